@@ -1,0 +1,1 @@
+export { PLANNING_SWR, TUBE_MARGIN, chooseTube, lowestFiringV, type TubeChoice } from './tube.js';

@@ -1,0 +1,30 @@
+import type { Series } from './series.js';
+
+export const bnc: Series = {
+  id: 'bnc',
+  name: 'BNC',
+  coupling: 'bayonet',
+  thread: 'two lugs, quarter turn',
+  threadMm: 11,
+  variants: [
+    { impedanceOhm: 50, pinMm: 1.35, maxFrequencyHz: 4e9 },
+    { impedanceOhm: 75, pinMm: 1.35, maxFrequencyHz: 2e9 },
+  ],
+  reverseExists: false,
+  lineImpedanceOhm: null,
+  outerConductorIdMm: 7,
+  jackBodyMm: 9.65,
+  plugNutMm: 14.4,
+  plugLengthMm: 28,
+  jackLengthMm: 20,
+  electricalMm: { plug: 15, jack: 11 },
+  contactDbPerSqrtGhz: 0.015,
+  peakVoltage: 500,
+  torqueNm: null,
+  torqueSaid: 'quarter turn to the stop',
+  matings: 500,
+  weather: 'splash',
+  standard: 'IEC 61169-8',
+  confidence: 'medium',
+  source: 'IEC 61169-8, from memory',
+};

@@ -1,0 +1,27 @@
+import type { Series } from './series.js';
+
+export const f: Series = {
+  id: 'f',
+  name: 'F',
+  coupling: 'thread',
+  thread: '3/8-32 UNEF',
+  threadMm: 9.53,
+  variants: [{ impedanceOhm: 75, pinMm: 0.9, maxFrequencyHz: 3e9 }],
+  reverseExists: false,
+  lineImpedanceOhm: null,
+  outerConductorIdMm: 8.1,
+  jackBodyMm: 9.5,
+  plugNutMm: 12.7,
+  plugLengthMm: 22,
+  jackLengthMm: 12,
+  electricalMm: { plug: 10, jack: 10 },
+  contactDbPerSqrtGhz: 0.03,
+  peakVoltage: 250,
+  torqueNm: [2.3, 3.4],
+  torqueSaid: '2.3 to 3.4 N·m',
+  matings: 200,
+  weather: 'splash',
+  standard: 'IEC 61169-24',
+  confidence: 'medium',
+  source: 'IEC 61169-24, from memory',
+};

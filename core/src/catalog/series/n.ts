@@ -1,0 +1,30 @@
+import type { Series } from './series.js';
+
+export const n: Series = {
+  id: 'n',
+  name: 'N',
+  coupling: 'thread',
+  thread: '5/8-24 UNEF',
+  threadMm: 15.88,
+  variants: [
+    { impedanceOhm: 50, pinMm: 1.65, maxFrequencyHz: 11e9 },
+    { impedanceOhm: 75, pinMm: 0.91, maxFrequencyHz: 1.5e9 },
+  ],
+  reverseExists: false,
+  lineImpedanceOhm: null,
+  outerConductorIdMm: 7,
+  jackBodyMm: 15.9,
+  plugNutMm: 20.6,
+  plugLengthMm: 36,
+  jackLengthMm: 24,
+  electricalMm: { plug: 18, jack: 14 },
+  contactDbPerSqrtGhz: 0.01,
+  peakVoltage: 1000,
+  torqueNm: [0.7, 1.1],
+  torqueSaid: '0.7 to 1.1 N·m',
+  matings: 500,
+  weather: 'gasket',
+  standard: 'IEC 61169-16; MIL-STD-348',
+  confidence: 'medium',
+  source: 'IEC 61169-16 and MIL-STD-348, from memory',
+};

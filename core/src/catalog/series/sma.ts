@@ -1,0 +1,27 @@
+import type { Series } from './series.js';
+
+export const sma: Series = {
+  id: 'sma',
+  name: 'SMA',
+  coupling: 'thread',
+  thread: '1/4-36 UNS',
+  threadMm: 6.35,
+  variants: [{ impedanceOhm: 50, pinMm: 0.92, maxFrequencyHz: 18e9 }],
+  reverseExists: true,
+  lineImpedanceOhm: null,
+  outerConductorIdMm: 4.15,
+  jackBodyMm: 6.35,
+  plugNutMm: 9,
+  plugLengthMm: 18,
+  jackLengthMm: 10,
+  electricalMm: { plug: 10, jack: 7 },
+  contactDbPerSqrtGhz: 0.012,
+  peakVoltage: 335,
+  torqueNm: [0.3, 0.6],
+  torqueSaid: '0.3 to 0.6 N·m brass, 0.8 to 1.1 N·m steel',
+  matings: 500,
+  weather: 'none',
+  standard: 'IEC 61169-15',
+  confidence: 'medium',
+  source: 'IEC 61169-15, from memory',
+};

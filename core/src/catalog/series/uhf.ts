@@ -1,0 +1,27 @@
+import type { Series } from './series.js';
+
+export const uhf: Series = {
+  id: 'uhf',
+  name: 'UHF',
+  coupling: 'thread',
+  thread: '5/8-24 UNEF',
+  threadMm: 15.88,
+  variants: [{ impedanceOhm: null, pinMm: 3.96, maxFrequencyHz: 300e6 }],
+  reverseExists: false,
+  lineImpedanceOhm: 35,
+  outerConductorIdMm: 11.4,
+  jackBodyMm: 15.9,
+  plugNutMm: 18.2,
+  plugLengthMm: 38,
+  jackLengthMm: 26,
+  electricalMm: { plug: 20, jack: 14 },
+  contactDbPerSqrtGhz: 0.012,
+  peakVoltage: 500,
+  torqueNm: [0.6, 1.1],
+  torqueSaid: 'hand and a little, 0.6 to 1.1 N·m',
+  matings: 500,
+  weather: 'none',
+  standard: 'IEC 60169-12',
+  confidence: 'medium',
+  source: 'IEC 60169-12, from memory',
+};

@@ -1,0 +1,85 @@
+import { attenuationNeper, phaseConstant } from './attenuation.js';
+
+/** A uniform line: cable, or half of a connector. Length in m, k1 and k2 in dB per 100 m (f in MHz). */
+export interface LineElement {
+  kind: 'line';
+  z0Ohm: number;
+  velocityFactor: number;
+  lengthM: number;
+  k1: number;
+  k2: number;
+}
+
+/** Contact loss of a mated pair, as the series resistance which gives `dbPerSqrtGhz` in a 50 ohm line. */
+export interface ContactElement {
+  kind: 'contact';
+  dbPerSqrtGhz: number;
+}
+
+/** Capacitance across the line, farad: a gas tube. */
+export interface ShuntCapacitance {
+  kind: 'shunt capacitance';
+  farad: number;
+}
+
+export type Element = LineElement | ContactElement | ShuntCapacitance;
+
+/** A 2x2 complex matrix A, B, C, D as (re, im) pairs: the chain matrix of a two-port. */
+export type Abcd = Float64Array;
+
+/**
+ * Writes the chain (ABCD) matrix of one element at one frequency.
+ *
+ * Line: A = D = cosh γl, B = Z0 sinh γl, C = sinh γl / Z0. Source: Pozar, Microwave Engineering, table of ABCD parameters.
+ * @param out 8 numbers: A.re, A.im, B.re, B.im, C.re, C.im, D.re, D.im
+ */
+export function writeAbcd(element: Element, frequencyHz: number, out: Abcd): void {
+  switch (element.kind) {
+    case 'line': {
+      const alphaL = attenuationNeper(element, frequencyHz) * element.lengthM;
+      const betaL = phaseConstant(element.velocityFactor, frequencyHz) * element.lengthM;
+      const grow = Math.exp(alphaL);
+      const cosh = (grow + 1 / grow) / 2;
+      const sinh = (grow - 1 / grow) / 2;
+      const cos = Math.cos(betaL);
+      const sin = Math.sin(betaL);
+      out[0] = out[6] = cosh * cos;
+      out[1] = out[7] = sinh * sin;
+      const re = sinh * cos;
+      const im = cosh * sin;
+      out[2] = re * element.z0Ohm;
+      out[3] = im * element.z0Ohm;
+      out[4] = re / element.z0Ohm;
+      out[5] = im / element.z0Ohm;
+      return;
+    }
+    case 'contact':
+      out.fill(0);
+      out[0] = out[6] = 1;
+      out[2] = contactOhm(element.dbPerSqrtGhz, frequencyHz);
+      return;
+    case 'shunt capacitance':
+      out.fill(0);
+      out[0] = out[6] = 1;
+      out[5] = 2 * Math.PI * frequencyHz * element.farad;
+      return;
+  }
+}
+
+/** Series resistance, ohm, which costs `dbPerSqrtGhz·√f` in a matched 50 ohm line: loss = 20 log10(1 + R/100). */
+export const contactOhm = (dbPerSqrtGhz: number, frequencyHz: number): number =>
+  100 * (10 ** ((dbPerSqrtGhz * Math.sqrt(frequencyHz / 1e9)) / 20) - 1);
+
+/** product = left · right, all 8-number ABCD matrices; `product` may be `left`. */
+export function multiplyAbcd(left: Abcd, right: Abcd, product: Abcd): void {
+  const [ar, ai, br, bi, cr, ci, dr, di] = [left[0], left[1], left[2], left[3], left[4], left[5], left[6], left[7]];
+  const [er, ei, fr, fi, gr, gi, hr, hi] = [right[0], right[1], right[2], right[3], right[4], right[5], right[6], right[7]];
+  product[0] = ar * er - ai * ei + br * gr - bi * gi;
+  product[1] = ar * ei + ai * er + br * gi + bi * gr;
+  product[2] = ar * fr - ai * fi + br * hr - bi * hi;
+  product[3] = ar * fi + ai * fr + br * hi + bi * hr;
+  product[4] = cr * er - ci * ei + dr * gr - di * gi;
+  product[5] = cr * ei + ci * er + dr * gi + di * gr;
+  product[6] = cr * fr - ci * fi + dr * hr - di * hi;
+  product[7] = cr * fi + ci * fr + dr * hi + di * hr;
+}

@@ -1,0 +1,16 @@
+export { along, type Along, type PlacedElement } from './along.js';
+export { SPEED_OF_LIGHT, attenuationDbPer100M, matchedLossDb, phaseConstant } from './attenuation.js';
+export { contactOhm, multiplyAbcd, writeAbcd } from './element.js';
+export type { Abcd, ContactElement, Element, LineElement, ShuntCapacitance } from './element.js';
+export { averagePowerW } from './powerRating.js';
+export {
+  peakVoltageFromForward,
+  peakVoltageFromNet,
+  reflection,
+  reflectionDb,
+  reflectionFromSwr,
+  returnLossDb,
+  swrFromReflection,
+  totalLossDb,
+} from './reflection.js';
+export { cascade, sweep, type Complex, type Response } from './response.js';

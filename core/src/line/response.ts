@@ -1,0 +1,82 @@
+import { multiplyAbcd, writeAbcd, type Abcd, type Element } from './element.js';
+
+/** A complex number as a pair. */
+export interface Complex {
+  re: number;
+  im: number;
+}
+
+/** Response of a cascade at each frequency; every array has one entry per frequency. */
+export interface Response {
+  frequencyHz: Float64Array;
+  /** Reflection at the source end, magnitude 0..1 against the reference impedance. */
+  reflection: Float64Array;
+  /** Net power into the load over *forward* (available) power from the source, dB, negative or zero. */
+  transmissionDb: Float64Array;
+  /** Net power into the load over net power into the run, dB: what the run itself turns into heat. */
+  heatLossDb: Float64Array;
+}
+
+/**
+ * The chain matrix of elements in cascade at one frequency, source first.
+ *
+ * @returns 8 numbers A, B, C, D as (re, im)
+ */
+export function cascade(elements: readonly Element[], frequencyHz: number): Abcd {
+  const total = new Float64Array([1, 0, 0, 0, 0, 0, 1, 0]);
+  const one = new Float64Array(8);
+  for (const element of elements) {
+    writeAbcd(element, frequencyHz, one);
+    multiplyAbcd(total, one, total);
+  }
+  return total;
+}
+
+/**
+ * Sweeps a cascade between a matched source and a load.
+ *
+ * @param elements source first
+ * @param load load impedance, ohm
+ * @param frequenciesHz frequencies, Hz, any spacing
+ * @param referenceOhm impedance of the source and of the reflection
+ */
+export function sweep(elements: readonly Element[], load: Complex, frequenciesHz: Float64Array, referenceOhm = 50): Response {
+  const count = frequenciesHz.length;
+  const result: Response = {
+    frequencyHz: frequenciesHz,
+    reflection: new Float64Array(count),
+    transmissionDb: new Float64Array(count),
+    heatLossDb: new Float64Array(count),
+  };
+  const total = new Float64Array(8);
+  const one = new Float64Array(8);
+  for (let k = 0; k < count; k++) {
+    total.fill(0);
+    total[0] = total[6] = 1;
+    for (const element of elements) {
+      writeAbcd(element, frequenciesHz[k], one);
+      multiplyAbcd(total, one, total);
+    }
+    terminate(total, load, referenceOhm, result, k);
+  }
+  return result;
+}
+
+/** With 1 V across the load, what stands at the source end: powers and reflection. */
+function terminate(m: Abcd, load: Complex, z0: number, out: Response, k: number): void {
+  const size = load.re * load.re + load.im * load.im;
+  const ir = load.re / size;
+  const ii = -load.im / size;
+  const vr = m[0] + m[2] * ir - m[3] * ii;
+  const vi = m[1] + m[2] * ii + m[3] * ir;
+  const cr = m[4] + m[6] * ir - m[7] * ii;
+  const ci = m[5] + m[6] * ii + m[7] * ir;
+  const forward = square(vr + z0 * cr, vi + z0 * ci) / (4 * z0);
+  const reflected = square(vr - z0 * cr, vi - z0 * ci) / (4 * z0);
+  const delivered = ir;
+  out.reflection[k] = Math.sqrt(reflected / forward);
+  out.transmissionDb[k] = 10 * Math.log10(delivered / forward);
+  out.heatLossDb[k] = 10 * Math.log10((forward - reflected) / delivered);
+}
+
+const square = (re: number, im: number): number => re * re + im * im;

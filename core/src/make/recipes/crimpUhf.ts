@@ -1,0 +1,61 @@
+import { bareCentre, continuity, dressBraid, finalCheck, jacket, partsCheck, shortCheck, signOff, slideOn, squareCut, tug } from '../commonSteps.js';
+import type { Recipe } from '../recipe.js';
+
+/** UHF plug with a crimp neck: the neck goes under the braid, the conductor through the tip. */
+export const crimpUhf: Recipe = {
+  id: 'crimp-uhf',
+  name: 'UHF plug, crimp neck',
+  makes: (part) => part.style === 'crimp' && part.face.startsWith('uhf'),
+  tools: ({ part }) => ['sharp cutter', 'jacket knife or strip tool', 'soft stiff brush', `ratchet crimper, ${part.hexMm} mm hex`, 'iron and rosin solder, or tip crimper', 'ohm-meter'],
+  steps: (input) => [
+    partsCheck(input),
+    slideOn(input, ['nut', 'shrink', 'ferrule']),
+    squareCut,
+    jacket(input),
+    dressBraid(input),
+    bareCentre(input),
+    shortCheck('short1', 'Before the body goes on.'),
+    {
+      id: 'body',
+      name: 'Body',
+      title: 'Push the neck under the braid until it meets the jacket',
+      how: 'Twist gently. The conductor comes out of the tip, the braid stays outside the neck.',
+      looksRight: ['neck hidden by braid, body against the jacket', `conductor ${input.small(input.part.proudMm)} proud of the tip`],
+      goesWrong: ['braid pushed back in folds: the ferrule will not go over it', 'a strand went in with the conductor: pull out and look'],
+    },
+    shortCheck('short2', 'Body on, nothing crimped yet.'),
+    {
+      id: 'crimp',
+      name: 'Crimp',
+      title: `Ferrule up to the body, crimp with the ${input.part.hexMm} mm die`,
+      how: 'Half its length over neck and braid, half over the jacket. Close the tool until it lets go.',
+      looksRight: ['even hex, ferrule hard against the body'],
+      goesWrong: ['wrong die: loose, or the neck is crushed', 'ferrule short of the body: braid shows and the joint is weak'],
+      caution: 'A ratchet tool does not let go until it is closed or its lever is pressed: fingers out.',
+      irreversible: true,
+    },
+    {
+      id: 'tip',
+      name: 'Tip',
+      title: 'Solder the tip from inside, then trim it flush',
+      how: 'Hot and brief: count five seconds. Let it cool before you touch or flex it.',
+      looksRight: ['solder drawn in, none outside the pin', 'tip rounded, nothing proud'],
+      goesWrong: ['solder outside: the plug will not enter the jack', 'too long: the insulation melts and the centre wanders'],
+      caution: 'The iron burns. Ventilate, and keep your face out of the smoke.',
+      timerS: 5,
+    },
+    tug,
+    finalCheck,
+    continuity,
+    {
+      id: 'finish',
+      name: 'Finish',
+      title: 'Nut down on the body, shrink over the ferrule, label on',
+      how: 'Screw the coupling nut over the body’s rear thread until it runs free.',
+      looksRight: ['nut turns freely and reaches the front', 'shrink covers ferrule and jacket'],
+      goesWrong: ['nut left behind the ferrule the wrong way round: it cannot be saved'],
+    },
+    signOff,
+  ],
+  source: 'common practice, no source; the part’s own sheet wins',
+};

@@ -1,0 +1,64 @@
+import { braidMm, type Cable, type Part } from '../catalog/index.js';
+import { fitCable, type CableFit } from '../fit/cableFit.js';
+
+export type Layer = 'centre' | 'dielectric' | 'braid' | 'jacket';
+
+/** One bare stretch of the prepared end, from the cut backwards. */
+export interface GaugeStretch {
+  layer: Layer;
+  lengthMm: number;
+  diameterMm: number;
+}
+
+/** The strip lengths of one end, computed from part and cable; all in mm, each ± `toleranceMm`. */
+export interface StripGauge {
+  /** From the cut end: centre, dielectric, braid; a stretch of no length is left out. */
+  stretches: GaugeStretch[];
+  /** From the cut end to the jacket's edge: their sum. */
+  jacketCutMm: number;
+  jacketMm: number;
+  toleranceMm: number;
+  /** The same by holding the part against the cable; usable by touch. */
+  partAsGauge: string;
+  fit: CableFit;
+  source: string;
+}
+
+/** Nominal tolerance of each strip length, mm. Common practice, no source. */
+export const STRIP_TOLERANCE_MM = 0.5;
+
+/**
+ * Strip lengths for this part on this cable.
+ *
+ * Rules (common practice, no source; the part's own sheet wins): braid = neck; dielectric beyond the braid = seat;
+ * centre = depth of the pin's bore, for a UHF tip the way through it plus what stands proud; jacket cut = their sum.
+ * A gland part's braid folds over the hat, so its braid stretch is the hat's length.
+ */
+export function stripGauge(part: Part, cable: Cable): StripGauge {
+  const fit = fitCable(part, cable);
+  const centreMm = fit.pin.depthMm + part.proudMm;
+  const all: GaugeStretch[] = [
+    { layer: 'centre', lengthMm: centreMm, diameterMm: cable.centreMm },
+    { layer: 'dielectric', lengthMm: part.seatMm, diameterMm: cable.dielectricMm },
+    { layer: 'braid', lengthMm: part.neckMm, diameterMm: braidMm(cable) },
+  ];
+  const stretches = all.filter(({ lengthMm }) => lengthMm > 0);
+  return {
+    stretches,
+    jacketCutMm: centreMm + part.seatMm + part.neckMm,
+    jacketMm: cable.jacketMm,
+    toleranceMm: STRIP_TOLERANCE_MM,
+    partAsGauge: partAsGauge(part),
+    fit,
+    source: part.source,
+  };
+}
+
+function partAsGauge(part: Part): string {
+  if (part.proudMm > 0 && part.style !== 'compression') {
+    return `Lay the connector beside the cable, its tip ${part.proudMm} mm short of the cut end. The jacket ends where the neck ends.`;
+  }
+  if (part.style === 'gland') return 'Lay the top-hat beside the cable: the braid shows for its length. The conductor shows for the depth of the pin.';
+  if (part.style === 'compression') return 'Hold the bladed tool’s stop against the cut end; its two blades are the gauge.';
+  return 'Lay the neck beside the cable: the braid shows for its length. Hold the pin beside the conductor: its bore shows how much to bare.';
+}

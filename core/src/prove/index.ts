@@ -1,0 +1,2 @@
+export { expectations, judge } from './expectations.js';
+export type { Expectation, ReadingJudgement, ReadingVerdict, Test } from './expectations.js';

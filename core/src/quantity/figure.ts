@@ -1,0 +1,66 @@
+import { formatDecibels } from './decibel.js';
+import { formatFrequency } from './frequency.js';
+import { formatLength, type UnitSystem } from './length.js';
+import { formatPower } from './power.js';
+import { formatResistance } from './resistance.js';
+
+export type FigureUnit = 'm' | 'mm' | 'Hz' | 'W' | 'V' | 'dB' | 'ohm' | 'deg' | 'ratio' | 'count' | 'minute';
+
+/** A number which can answer for itself: unit, spread and where it comes from. */
+export interface Figure {
+  value: number;
+  /** Lengths are metres (`m`) or, for things measured with a rule, metres shown small (`mm`). */
+  unit: FigureUnit;
+  /** Half-width of the interval the true value is expected in, same unit. */
+  plusMinus?: number;
+  /** Formula, standard or practice the number rests on. */
+  source: string;
+}
+
+/**
+ * Makes a figure.
+ *
+ * @param value in SI (a length shown in `mm` is still metres)
+ * @param source formula, standard or practice
+ */
+export function figure(value: number, unit: FigureUnit, source: string, plusMinus?: number): Figure {
+  return plusMinus === undefined ? { value, unit, source } : { value, unit, source, plusMinus };
+}
+
+/**
+ * Writes a figure in the units of the shop.
+ *
+ * @example formatFigure(figure(24.2, 'm', 'sum of legs'), 'metric') // '24.20 m'
+ */
+export function formatFigure({ value, unit }: Figure, system: UnitSystem): string {
+  switch (unit) {
+    case 'm':
+      return formatLength(value, { system });
+    case 'mm':
+      return formatLength(value, { system, small: true, fraction: 32 });
+    case 'Hz':
+      return formatFrequency(value);
+    case 'W':
+      return formatPower(value);
+    case 'V':
+      return `${value < 100 ? Number(value.toPrecision(2)) : Math.round(value)} V`;
+    case 'dB':
+      return formatDecibels(value);
+    case 'ohm':
+      return formatResistance(value);
+    case 'deg':
+      return `${value.toFixed(1)}°`;
+    case 'ratio':
+      return value.toFixed(2);
+    case 'count':
+      return String(Math.round(value));
+    case 'minute':
+      return `${Math.round(value)} min`;
+  }
+}
+
+/** The spread of a figure in its own unit, `± 0.12 dB`, or an empty text when none is stated. */
+export function formatSpread({ plusMinus, unit, source }: Figure, system: UnitSystem): string {
+  if (plusMinus === undefined) return '';
+  return `± ${formatFigure({ value: plusMinus, unit, source }, system)}`;
+}

@@ -1,0 +1,47 @@
+import { place, splitTerms } from './number.js';
+import { fail, ok, type Result } from './result.js';
+import { parseScaled } from './scaled.js';
+
+/** dBm to watts: 0 dBm is one milliwatt. */
+export const wattsFromDbm = (dbm: number): number => 10 ** (dbm / 10 - 3);
+
+/** Watts to dBm. */
+export const dbmFromWatts = (watts: number): number => 10 * Math.log10(watts) + 30;
+
+/**
+ * Reads a power: `10 W`, `500 mW`, `1.5 kW`, `40 dBm`; a bare number is watts.
+ *
+ * @returns watts, at most 100 kW
+ * @example parsePower('40 dBm') // { ok: true, value: 10 }
+ */
+export function parsePower(text: string): Result<number> {
+  const split = splitTerms(text, 'power');
+  if (split.ok && split.value.length === 1 && split.value[0].unit.toLowerCase() === 'dbm') {
+    const dbm = split.value[0].value;
+    if (dbm < -60 || dbm > 80) {
+      return fail('power.too-large', `${dbm} dBm is not a transmitter's power.`, place(0), 'Check the unit; −60 to 80 dBm is accepted.');
+    }
+    return ok(wattsFromDbm(dbm));
+  }
+  return parseScaled(text, {
+    kind: 'power',
+    units: { w: 1, mw: 1e-3, kw: 1e3, dbm: Number.NaN },
+    bare: 'w',
+    most: 100e3,
+    mostSaid: '100 kW',
+  });
+}
+
+/**
+ * Writes a power to three figures.
+ *
+ * @param watts power, W
+ * @example formatPower(6.42) // '6.42 W'
+ */
+export function formatPower(watts: number): string {
+  if (watts >= 1000) return `${threeFigures(watts / 1000)} kW`;
+  if (watts >= 1) return `${threeFigures(watts)} W`;
+  return `${threeFigures(watts * 1000)} mW`;
+}
+
+const threeFigures = (value: number): string => String(Number(value.toPrecision(3)));

@@ -1,0 +1,37 @@
+import type { Result } from './result.js';
+import { parseScaled } from './scaled.js';
+
+/**
+ * Reads a meter's resistance: `0.3`, `300 mohm`, `0.3 Ω`, `1.2k`, `>200 Mohm`, `OL` (over range).
+ *
+ * @returns ohm; `Infinity` for an over-range reading
+ * @example parseResistance('>200 Mohm') // { ok: true, value: 200000000 }
+ */
+export function parseResistance(text: string): Result<number> {
+  const trimmed = text.trim();
+  if (/^(o\.?l\.?|open|inf(inity)?|∞)$/i.test(trimmed)) return { ok: true, value: Infinity };
+  return parseScaled(trimmed.replace(/^>\s*/, ''), {
+    kind: 'resistance',
+    units: {
+      ohm: 1, ohms: 1, R: 1, mohm: 1e-3, kohm: 1e3, Mohm: 1e6, Gohm: 1e9, k: 1e3, M: 1e6, G: 1e9, K: 1e3,
+    },
+    bare: 'ohm',
+    most: 1e13,
+    mostSaid: '10 Tohm',
+    caseMatters: true,
+    allowZero: true,
+  });
+}
+
+/**
+ * Writes a resistance to three figures.
+ *
+ * @param ohm resistance; `Infinity` is written `open`
+ * @example formatResistance(0.312) // '0.312 Ω'
+ */
+export function formatResistance(ohm: number): string {
+  if (ohm === Infinity) return 'open';
+  const [value, unit] =
+    ohm >= 1e9 ? [ohm / 1e9, 'GΩ'] : ohm >= 1e6 ? [ohm / 1e6, 'MΩ'] : ohm >= 1e3 ? [ohm / 1e3, 'kΩ'] : ohm >= 0.1 || ohm === 0 ? [ohm, 'Ω'] : [ohm * 1e3, 'mΩ'];
+  return `${Number(value.toPrecision(3))} ${unit}`;
+}

@@ -1,0 +1,2 @@
+export { entryM, isExposed, isOutdoors, legKinds, routeLength, zoneAt, zones } from './legs.js';
+export type { LegKind, LegLike, RouteLength, Zone, ZoneSpan } from './legs.js';

@@ -1,0 +1,40 @@
+import type { AntennaPort, AnyPiece, Design, Leg, RadioPort, Service } from './design.js';
+
+/** One change of a design: what remedies apply and what undo takes back. Plain data. */
+export type Change =
+  | { op: 'splice pieces'; at: number; remove: number; insert: AnyPiece[] }
+  | { op: 'set piece'; piece: AnyPiece }
+  | { op: 'set service'; service: Partial<Service> }
+  | { op: 'set radio'; radio: Partial<RadioPort> }
+  | { op: 'set antenna'; antenna: Partial<AntennaPort> }
+  | { op: 'set legs'; legs: Leg[] }
+  | { op: 'set name'; name: string };
+
+/** Applies a change; the given design is not touched. A piece which is gone leaves the design as it is. */
+export function applyChange(design: Design, change: Change): Design {
+  switch (change.op) {
+    case 'splice pieces':
+      return { ...design, pieces: design.pieces.toSpliced(change.at, change.remove, ...change.insert) };
+    case 'set piece':
+      return { ...design, pieces: design.pieces.map((piece) => (piece.id === change.piece.id ? change.piece : piece)) };
+    case 'set service':
+      return { ...design, service: { ...design.service, ...change.service } };
+    case 'set radio':
+      return { ...design, radio: { ...design.radio, ...change.radio } };
+    case 'set antenna':
+      return { ...design, antenna: { ...design.antenna, ...change.antenna } };
+    case 'set legs':
+      return { ...design, legs: change.legs };
+    case 'set name':
+      return { ...design, name: change.name };
+  }
+}
+
+/** An id no piece of the design has yet: `adapter`, `adapter-2`, … */
+export function freshId(pieces: readonly { id: string }[], stem: string): string {
+  const taken = new Set(['radio', 'antenna', ...pieces.map(({ id }) => id)]);
+  if (!taken.has(stem)) return stem;
+  let n = 2;
+  while (taken.has(`${stem}-${n}`)) n++;
+  return `${stem}-${n}`;
+}

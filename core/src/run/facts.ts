@@ -1,0 +1,48 @@
+/** What has been read and done: rows kept beside a design, never inside it. */
+
+/** One meter reading of one assembly. */
+export interface Reading {
+  id: string;
+  pieceId: string;
+  /** Which expectation it answers: `loop`, `insulation`, `loss@452300000`. */
+  expectation: string;
+  /** In the SI unit of the expectation; over range is null in documents, since JSON has no infinity. */
+  value: number | null;
+  by: string;
+  /** ISO 8601. */
+  at: string;
+}
+
+export const logKinds = ['end made', 'end failed', 'cut', 'routed', 'bonded', 'sealed', 'handed over', 'note'] as const;
+export type LogKind = (typeof logKinds)[number];
+
+/** One line of the run's log. */
+export interface LogEntry {
+  id: string;
+  kind: LogKind;
+  /** What it is about: an end (`main.a`), a piece (`main`), a joint (`main>yagi`) or the run (empty). */
+  about: string;
+  text: string;
+  by: string;
+  at: string;
+}
+
+export interface Facts {
+  readings: readonly Reading[];
+  log: readonly LogEntry[];
+}
+
+export const noFacts: Facts = { readings: [], log: [] };
+
+/** An over-range reading is stored as null. */
+export const readingValue = ({ value }: Reading): number => value ?? Infinity;
+
+/** The newest reading for an expectation of a piece. */
+export function latestReading(facts: Facts, pieceId: string, expectation: string): Reading | undefined {
+  return facts.readings
+    .filter((reading) => reading.pieceId === pieceId && reading.expectation === expectation)
+    .reduce<Reading | undefined>((newest, reading) => (newest && newest.at > reading.at ? newest : reading), undefined);
+}
+
+export const logged = (facts: Facts, kind: LogKind, about: string): boolean =>
+  facts.log.some((entry) => entry.kind === kind && entry.about === about);

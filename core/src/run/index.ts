@@ -1,0 +1,15 @@
+export { applyChange, freshId, type Change } from './change.js';
+export { AdapterPiece, AntennaPort, ArresterPiece, Assembly, Band, DESIGN_SCHEMA, Design, Leg, MOST_PIECES, RadioPort, Service } from './design.js';
+export type { AnyPiece, End, Target } from './design.js';
+export { evaluate, type EvaluateOptions } from './evaluate.js';
+export { latestReading, logKinds, logged, noFacts, readingValue } from './facts.js';
+export type { Facts, LogEntry, LogKind, Reading } from './facts.js';
+export { Practice, defaultPractice } from './practice.js';
+export { proposeRun, type RunWish } from './propose.js';
+export { problemsOf, readDesign } from './readDesign.js';
+export type { EndSheet, JointSheet, PieceSheet, ProofSheet, Sheet, WrapSheet } from './sheet.js';
+export type { Remedy, Snag, SnagLevel } from './snag.js';
+export { snagRules } from './snags/index.js';
+export { counted } from './stageStates.js';
+export { stageIds, stageNames } from './stages.js';
+export type { Stage, StageId, StageState } from './stages.js';

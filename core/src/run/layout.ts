@@ -1,0 +1,146 @@
+import { entry, faceOf, seriesById, type Catalog, type Face } from '../catalog/index.js';
+import { mate, type Mating } from '../fit/mate.js';
+import type { Element, LineElement, PlacedElement } from '../line/index.js';
+import { zoneAt, type Zone, type ZoneSpan } from '../route/index.js';
+import type { AnyPiece, Design } from './design.js';
+
+/** A piece with its place on the ruler. */
+export interface PlacedPiece {
+  piece: AnyPiece;
+  index: number;
+  name: string;
+  faces: [Face, Face];
+  fromM: number;
+  toM: number;
+}
+
+/** Two faces meeting at a distance, in a zone. */
+export interface PlacedJoint {
+  /** `radio>main`: the two neighbours, stable while they are. */
+  id: string;
+  /** From 1, as it is called on the drawing. */
+  number: number;
+  atM: number;
+  left: Face;
+  right: Face;
+  /** The pieces on both sides; nothing where a port is. */
+  leftPiece: PlacedPiece | undefined;
+  rightPiece: PlacedPiece | undefined;
+  zone: Zone;
+  mating: Mating;
+}
+
+export interface Layout {
+  pieces: PlacedPiece[];
+  joints: PlacedJoint[];
+  totalM: number;
+  /** Everything the wave passes, radio first. */
+  elements: PlacedElement[];
+}
+
+/** The two faces of a piece, radio side first. */
+export function facesOf(piece: AnyPiece, catalog: Catalog): [Face, Face] {
+  if (piece.kind === 'assembly') return [faceOf(entry(catalog.parts, piece.a.part).face), faceOf(entry(catalog.parts, piece.b.part).face)];
+  const { faces } = piece.kind === 'adapter' ? entry(catalog.adapters, piece.adapter) : entry(catalog.arresters, piece.arrester);
+  const [a, b] = faces.map(faceOf);
+  return piece.reversed ? [b, a] : [a, b];
+}
+
+/** What a piece is called on the drawing. */
+export function pieceName(piece: AnyPiece, catalog: Catalog): string {
+  switch (piece.kind) {
+    case 'assembly':
+      return piece.label;
+    case 'adapter':
+      return entry(catalog.adapters, piece.adapter).name;
+    case 'arrester':
+      return entry(catalog.arresters, piece.arrester).name;
+  }
+}
+
+const lengthOf = (piece: AnyPiece, catalog: Catalog): number => {
+  switch (piece.kind) {
+    case 'assembly':
+      return piece.lengthM;
+    case 'adapter':
+      return entry(catalog.adapters, piece.adapter).lengthMm / 1000;
+    case 'arrester':
+      return entry(catalog.arresters, piece.arrester).lengthMm / 1000;
+  }
+};
+
+/** Puts the run on the ruler: pieces, joints and the elements a wave passes. */
+export function layOut(design: Design, catalog: Catalog, zoneSpans: readonly ZoneSpan[]): Layout {
+  let at = 0;
+  const pieces = design.pieces.map((piece, index): PlacedPiece => {
+    const fromM = at;
+    at += lengthOf(piece, catalog);
+    return { piece, index, name: pieceName(piece, catalog), faces: facesOf(piece, catalog), fromM, toM: at };
+  });
+  const joints: PlacedJoint[] = [];
+  for (let k = 0; k <= pieces.length; k++) {
+    const leftPiece = pieces[k - 1] as PlacedPiece | undefined;
+    const rightPiece = pieces[k] as PlacedPiece | undefined;
+    const left = leftPiece ? leftPiece.faces[1] : faceOf(design.radio.face);
+    const right = rightPiece ? rightPiece.faces[0] : faceOf(design.antenna.face);
+    const atM = rightPiece?.fromM ?? at;
+    joints.push({
+      id: `${leftPiece?.piece.id ?? 'radio'}>${rightPiece?.piece.id ?? 'antenna'}`,
+      number: k + 1,
+      atM,
+      left,
+      right,
+      leftPiece,
+      rightPiece,
+      zone: zoneAt(zoneSpans, atM),
+      mating: mate(left, right),
+    });
+  }
+  const elements: PlacedElement[] = [];
+  for (const [k, joint] of joints.entries()) {
+    elements.push(...jointElements(joint));
+    if (pieces[k]) elements.push(...pieceElements(pieces[k], catalog));
+  }
+  return { pieces, joints, totalM: at, elements };
+}
+
+/** A lossless line of the face's own impedance: half of a connector pair. */
+function half(face: Face): LineElement {
+  const series = seriesById[face.series];
+  return {
+    kind: 'line',
+    z0Ohm: series.lineImpedanceOhm ?? face.impedanceOhm ?? 50,
+    velocityFactor: 1,
+    lengthM: series.electricalMm[face.body] / 1000,
+    k1: 0,
+    k2: 0,
+  };
+}
+
+/** Both halves and the contact between them; all at one place of the ruler. */
+export function jointElements({ left, right, atM }: Pick<PlacedJoint, 'left' | 'right' | 'atM'>): PlacedElement[] {
+  const dbPerSqrtGhz = Math.max(seriesById[left.series].contactDbPerSqrtGhz, seriesById[right.series].contactDbPerSqrtGhz);
+  const here = (element: Element): PlacedElement => ({ element, fromM: atM, toM: atM });
+  return [here(half(left)), here({ kind: 'contact', dbPerSqrtGhz }), here(half(right))];
+}
+
+/** What stands between a piece's two faces. */
+function pieceElements({ piece, fromM, toM }: PlacedPiece, catalog: Catalog): PlacedElement[] {
+  switch (piece.kind) {
+    case 'assembly': {
+      const { impedanceOhm, velocityFactor, k1, k2 } = entry(catalog.cables, piece.cable);
+      return [{ element: { kind: 'line', z0Ohm: impedanceOhm, velocityFactor, lengthM: piece.lengthM, k1, k2 }, fromM, toM }];
+    }
+    case 'adapter': {
+      const { electricalMm } = entry(catalog.adapters, piece.adapter);
+      return [{ element: { kind: 'line', z0Ohm: 50, velocityFactor: 1, lengthM: electricalMm / 1000, k1: 0, k2: 0 }, fromM, toM }];
+    }
+    case 'arrester': {
+      const { insertionLossDb, capacitanceF } = entry(catalog.arresters, piece.arrester);
+      return [
+        { element: { kind: 'contact', dbPerSqrtGhz: insertionLossDb }, fromM, toM: fromM },
+        { element: { kind: 'shunt capacitance', farad: capacitanceF }, fromM: toM, toM },
+      ];
+    }
+  }
+}

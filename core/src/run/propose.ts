@@ -1,0 +1,75 @@
+import { faceOf, type Cable, type Catalog } from '../catalog/index.js';
+import { adapterChains, type TurnedAdapter } from '../fit/index.js';
+import { attenuationDbPer100M } from '../line/index.js';
+import { applyChange, freshId } from './change.js';
+import { DESIGN_SCHEMA, type AnyPiece, type Assembly, type Design } from './design.js';
+import { evaluate } from './evaluate.js';
+import type { Practice } from './practice.js';
+import { adapterPiece, partsToMeet } from './waysToJoin.js';
+
+export type RunWish = Pick<Design, 'name' | 'service' | 'radio' | 'antenna' | 'legs'>;
+
+/**
+ * A complete workable run from two ports, a service and a route.
+ *
+ * Every 50 ohm cable is tried with ends which meet the ports (by an adapter where no part does), with an arrester where the
+ * run comes in from outdoors; the thinnest without a stop or caution of the plan wins, else the one with fewest.
+ */
+export function proposeRun(wish: RunWish, catalog: Catalog, practice: Practice): Design {
+  const bare: Design = { schema: DESIGN_SCHEMA, ...wish, pieces: [] };
+  const lengthM = Math.max(0.3, evaluate({ ...bare, pieces: [] }, catalog, { practice, sweepPoints: 1 }).route.total.value);
+  const topHz = Math.max(...wish.service.bands.map(({ highHz }) => highHz));
+  const tried = [...catalog.cables.values()]
+    .filter(({ impedanceOhm }) => impedanceOhm === 50)
+    .sort((x, y) => x.jacketMm - y.jacketMm || attenuationDbPer100M(y, topHz) - attenuationDbPer100M(x, topHz))
+    .flatMap((cable) => {
+      const design = withCable(bare, cable, lengthM, catalog);
+      if (!design) return [];
+      const finished = settle(design, catalog, practice);
+      return [{ design: finished, weight: planWeight(finished, catalog, practice) }];
+    });
+  const best = tried.reduce<(typeof tried)[number] | undefined>((lightest, one) => (lightest && lightest.weight <= one.weight ? lightest : one), undefined);
+  return best?.design ?? bare;
+}
+
+/** One cable from port to port; adapters where no part meets a port. */
+function withCable(bare: Design, cable: Cable, lengthM: number, catalog: Catalog): Design | undefined {
+  const near = endFor(bare.radio.face, cable, catalog);
+  const far = endFor(bare.antenna.face, cable, catalog);
+  if (!near || !far) return undefined;
+  const main: Assembly = { kind: 'assembly', id: 'main', label: 'Main cable', cable: cable.id, lengthM, a: { part: near.part }, b: { part: far.part } };
+  const pieces: AnyPiece[] = [];
+  const add = (turned: TurnedAdapter): number => pieces.push(adapterPiece(freshId(pieces, 'adapter'), turned));
+  near.chain.forEach(add);
+  pieces.push(main);
+  far.chain.toReversed().forEach(({ adapter, reversed }) => add({ adapter, reversed: !reversed }));
+  return { ...bare, pieces };
+}
+
+/** The part which meets a port on this cable, or an N plug behind the shortest chain of adapters (port side first). */
+function endFor(portFace: string, cable: Cable, catalog: Catalog): { part: string; chain: TurnedAdapter[] } | undefined {
+  const direct = partsToMeet(faceOf(portFace), cable.id, catalog).at(0);
+  if (direct) return { part: direct.id, chain: [] };
+  const plug = partsToMeet(faceOf('n-jack'), cable.id, catalog).at(0);
+  const chain = plug && adapterChains(faceOf(portFace), faceOf(plug.face), catalog.adapters.values()).at(0);
+  return plug && chain ? { part: plug.id, chain } : undefined;
+}
+
+/** Applies the first remedy of what a proposal settles by itself: the arrester at the entry, and the reach. */
+function settle(design: Design, catalog: Catalog, practice: Practice): Design {
+  let settled = design;
+  for (const rule of ['arrester-missing', 'reach']) {
+    const snag = evaluate(settled, catalog, { practice, sweepPoints: 1 }).snags.find(({ id, level }) => id.startsWith(rule) && level !== 'note');
+    for (const change of snag?.remedies.at(0)?.changes ?? []) settled = applyChange(settled, change);
+  }
+  return settled;
+}
+
+/** Stops count most, then cautions which the plan itself can avoid, then joints. */
+function planWeight(design: Design, catalog: Catalog, practice: Practice): number {
+  const { snags } = evaluate(design, catalog, { practice, sweepPoints: 1 });
+  const avoidable = snags.filter(({ stage }) => stage !== 'seal');
+  const stops = avoidable.filter(({ level }) => level === 'stop').length;
+  const cautions = avoidable.filter(({ level }) => level === 'caution').length;
+  return stops * 100 + cautions * 10 + design.pieces.filter(({ kind }) => kind === 'adapter').length;
+}

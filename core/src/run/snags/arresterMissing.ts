@@ -1,0 +1,83 @@
+import { entry, faceOf } from '../../catalog/index.js';
+import { mate } from '../../fit/index.js';
+import { entryM } from '../../route/index.js';
+import { partFor } from '../betterCables.js';
+import { freshId } from '../change.js';
+import type { ArresterPiece, Assembly } from '../design.js';
+import type { Remedy, SnagContext, SnagRule } from '../snag.js';
+
+/** An outdoor run without an arrester at the entry. Handbook practice; local code and a licensed electrician decide. */
+export const arresterMissing: SnagRule = (context) => {
+  const { design, layout, route } = context;
+  const outM = entryM(route.spans);
+  if (outM === undefined || design.pieces.some(({ kind }) => kind === 'arrester')) return [];
+  return [
+    {
+      id: 'arrester-missing@run',
+      level: 'caution',
+      stage: 'bond',
+      at: layout.pieces.find(({ fromM, toM }) => fromM <= outM && outM < toM)?.piece.id ?? 'run',
+      distanceM: outM,
+      what: 'No arrester where the run comes in',
+      why: `The run is outdoors from ${outM.toFixed(1)} m on; a surge on it ends in the radio.`,
+      remedies: [...atJoint(context, outM), ...bySplitting(context, outM), { title: 'See what the arrester must hold', detail: 'tube, direct current, where it goes', changes: [], open: 'bond' as const }].slice(0, 3),
+      source: 'common practice, no source; local electrical code decides',
+    },
+  ];
+};
+
+/** Arresters which suit the band, the DC feed and a tube for this power. */
+function suitable({ design, catalog, lowHz, topHz, tube }: SnagContext): ArresterPiece[] {
+  return [...catalog.arresters.values()]
+    .filter(({ lowHz: low, highHz: high, passesDc }) => low <= lowHz && topHz <= high && (passesDc || !design.service.dcFeed))
+    .map(({ id }): ArresterPiece => ({
+      kind: 'arrester',
+      id: freshId(design.pieces, 'arrester'),
+      arrester: id,
+      reversed: true,
+      tubeV: tube?.tubeV ?? 90,
+    }));
+}
+
+/** At an existing joint near the entry, when both neighbours mate with it. */
+function atJoint(context: SnagContext, outM: number): Remedy[] {
+  const { layout, catalog } = context;
+  const near = layout.joints.filter(({ atM, leftPiece, rightPiece }) => Math.abs(atM - outM) <= 2 && leftPiece && rightPiece);
+  return near.flatMap((joint) =>
+    suitable(context)
+      .filter(({ arrester }) => {
+        const [surge, radio] = entry(catalog.arresters, arrester).faces.map(faceOf);
+        return mate(joint.left, radio).verdict === 'mates' && mate(surge, joint.right).verdict === 'mates';
+      })
+      .slice(0, 1)
+      .map((piece) => ({
+        title: `Put ${entry(catalog.arresters, piece.arrester).name} in at J${joint.number}`,
+        detail: `+1 joint · ${piece.tubeV} V tube`,
+        changes: [{ op: 'splice pieces' as const, at: joint.number - 1, remove: 0, insert: [piece] }],
+      })),
+  );
+}
+
+/** By cutting the cable at the entry and ending both halves. */
+function bySplitting(context: SnagContext, outM: number): Remedy[] {
+  const { layout, catalog, design } = context;
+  const placed = layout.pieces.find(({ piece, fromM, toM }) => piece.kind === 'assembly' && outM - fromM > 0.3 && toM - outM > 0.3);
+  if (!placed || placed.piece.kind !== 'assembly') return [];
+  const whole = placed.piece;
+  const cable = entry(catalog.cables, whole.cable);
+  return suitable(context).flatMap((piece): Remedy[] => {
+    const { name, faces } = entry(catalog.arresters, piece.arrester);
+    const plug = faces[0].replace('-jack', '-plug');
+    const part = partFor(plug, cable, catalog);
+    if (!part) return [];
+    const indoor: Assembly = { ...whole, id: freshId(design.pieces, `${whole.id}-in`.slice(0, 36)), label: `${whole.label} (inside)`, lengthM: outM - placed.fromM, b: { part } };
+    const outdoor: Assembly = { ...whole, lengthM: placed.toM - outM, a: { part } };
+    return [
+      {
+        title: `Cut ${whole.label} at the entry and put ${name} in`,
+        detail: `+2 ends · ${piece.tubeV} V tube`,
+        changes: [{ op: 'splice pieces', at: placed.index, remove: 1, insert: [indoor, piece, outdoor] }],
+      },
+    ];
+  });
+}

@@ -1,0 +1,41 @@
+import { entry, faceName, faceOf } from '../../catalog/index.js';
+import { fitCable } from '../../fit/index.js';
+import type { Snag, SnagRule } from '../snag.js';
+
+/** A connector part whose bores do not suit the cable. Source: dimensions of part and cable. */
+export const cableFit: SnagRule = ({ catalog, layout }) =>
+  layout.pieces.flatMap(({ piece, fromM, toM }) => {
+    if (piece.kind !== 'assembly') return [];
+    const cable = entry(catalog.cables, piece.cable);
+    return (['a', 'b'] as const).flatMap((end): Snag[] => {
+      const part = entry(catalog.parts, piece[end].part);
+      const fit = fitCable(part, cable);
+      if (fit.verdict === 'fits') return [];
+      const better = [...catalog.parts.values()].filter((other) => other.face === part.face && fitCable(other, cable).verdict === 'fits');
+      const cables = [...catalog.cables.values()].filter((other) => other.impedanceOhm === cable.impedanceOhm && fitCable(part, other).verdict === 'fits');
+      return [
+        {
+          id: `cable-fit@${piece.id}.${end}`,
+          level: fit.verdict === 'loose' ? 'caution' : 'stop',
+          stage: 'plan',
+          at: piece.id,
+          distanceM: end === 'a' ? fromM : toM,
+          what: `${part.name} on ${cable.name}: ${fit.verdict}`,
+          why: `${fit.reason.charAt(0).toUpperCase()}${fit.reason.slice(1)}`,
+          remedies: [
+            ...better.map((other) => ({
+              title: `Take ${other.name}`,
+              detail: `${faceName(faceOf(other.face))} · ${other.minutes} min`,
+              changes: [{ op: 'set piece' as const, piece: { ...piece, [end]: { part: other.id } } }],
+            })),
+            ...cables.slice(0, 1).map((other) => ({
+              title: `Take ${other.name} cable`,
+              detail: 'keeps both connectors in view: check the other end',
+              changes: [{ op: 'set piece' as const, piece: { ...piece, cable: other.id } }],
+            })),
+          ].slice(0, 4),
+          source: part.source,
+        },
+      ];
+    });
+  });

@@ -1,0 +1,37 @@
+import { entry, type Cable } from '../../catalog/index.js';
+import { matchedLossDb } from '../../line/index.js';
+import { formatDecibels, formatFrequency } from '../../quantity/index.js';
+import { betterCables } from '../betterCables.js';
+import type { Assembly } from '../design.js';
+import type { Remedy, SnagRule } from '../snag.js';
+
+/** Loss over the service's budget at the highest frequency in use. */
+export const lossBudget: SnagRule = ({ design, catalog, layout, topHz, lossDb }) => {
+  const { lossBudgetDb } = design.service;
+  if (lossDb <= lossBudgetDb) return [];
+  const assemblies = layout.pieces.map(({ piece }) => piece).filter((piece): piece is Assembly => piece.kind === 'assembly');
+  const costs = (piece: Assembly): number => matchedLossDb(entry(catalog.cables, piece.cable), topHz, piece.lengthM);
+  const worst = assemblies.sort((x, y) => costs(y) - costs(x)).at(0);
+  const over = lossDb - lossBudgetDb;
+  /** Cables which bring it under the budget; when none does, those which help most. */
+  const lessLoss = (piece: Assembly, wantedDb: number): Remedy[] => {
+    const saved = (cable: Cable): number => costs(piece) - matchedLossDb(cable, topHz, piece.lengthM);
+    const enough = betterCables(piece, catalog, topHz, (cable) => saved(cable) >= wantedDb);
+    return enough.length > 0 ? enough : betterCables(piece, catalog, topHz, (cable) => saved(cable) >= wantedDb / 3);
+  };
+  return [
+    {
+      id: 'loss-budget@run',
+      level: 'caution',
+      stage: 'plan',
+      at: worst?.id ?? 'run',
+      distanceM: layout.pieces.find(({ piece }) => piece === worst)?.fromM ?? 0,
+      what: `Loses ${formatDecibels(lossDb)}, budget ${formatDecibels(lossBudgetDb)}`,
+      why: worst
+        ? `${worst.label} alone costs ${formatDecibels(costs(worst))} at ${formatFrequency(topHz)}.`
+        : `Mismatch costs ${formatDecibels(lossDb)} at ${formatFrequency(topHz)}.`,
+      remedies: [...(worst ? lessLoss(worst, over) : []), { title: `Allow ${formatDecibels(Math.ceil(lossDb * 10) / 10)}`, detail: 'raises the budget of the service', changes: [{ op: 'set service', service: { lossBudgetDb: Math.ceil(lossDb * 10) / 10 } }] }],
+      source: 'k1·√f + k2·f and the chain matrices of the joints',
+    },
+  ];
+};

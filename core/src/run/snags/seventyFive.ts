@@ -1,0 +1,48 @@
+import { entry, faceName, seriesById } from '../../catalog/index.js';
+import { reflectionDb } from '../../line/index.js';
+import { formatPower } from '../../quantity/index.js';
+import { inCable } from '../betterCables.js';
+import type { Remedy, Snag, SnagRule } from '../snag.js';
+
+/** 75 ohm cable in a 50 ohm transmit run, and series that carry no transmit power. Handbook practice. */
+export const seventyFive: SnagRule = ({ design, catalog, layout }) => {
+  const { powerW } = design.service;
+  const receiveOnly: Remedy = { title: 'Make it a receive-only run', detail: 'no transmit power', changes: [{ op: 'set service', service: { powerW: 0 } }] };
+  const cables = layout.pieces.flatMap(({ piece, fromM }): Snag[] => {
+    if (piece.kind !== 'assembly' || powerW === 0 || piece.target) return [];
+    const cable = entry(catalog.cables, piece.cable);
+    if (cable.impedanceOhm === 50) return [];
+    const fifty = [...catalog.cables.values()]
+      .filter((other) => other.impedanceOhm === 50)
+      .map((other) => ({ other, changed: inCable(piece, other, catalog) }))
+      .find(({ changed }) => changed);
+    return [
+      {
+        id: `impedance@${piece.id}`,
+        level: 'caution',
+        stage: 'plan',
+        at: piece.id,
+        distanceM: fromM,
+        what: `${cable.impedanceOhm} ohm cable in a 50 ohm transmit run`,
+        why: `Each end of it sends back an echo ${reflectionDb(50, cable.impedanceOhm).toFixed(1)} dB down.`,
+        remedies: fifty?.changed ? [{ title: `Use ${fifty.other.name} for ${piece.label}`, detail: 'same faces', changes: [{ op: 'set piece', piece: fifty.changed }] }] : [receiveOnly],
+        source: 'reflection (Z2 − Z1)/(Z2 + Z1)',
+      },
+    ];
+  });
+  const joints = powerW === 0 ? [] : layout.joints.filter(({ left, right, mating }) => mating.passes && (left.series === 'f' || right.series === 'f'));
+  return [
+    ...cables,
+    ...joints.map((joint): Snag => ({
+      id: `no-transmit@${joint.id}`,
+      level: 'stop',
+      stage: 'plan',
+      at: joint.id,
+      distanceM: joint.atM,
+      what: `${faceName(joint.left)} is no place for transmit power`,
+      why: `${formatPower(powerW)} forward; the pin of an F joint is the bare conductor of the cable, rated ${seriesById.f.peakVoltage} V.`,
+      remedies: [receiveOnly],
+      source: seriesById.f.standard,
+    })),
+  ];
+};

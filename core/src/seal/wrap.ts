@@ -1,0 +1,131 @@
+import { tapes, type Tape } from '../catalog/index.js';
+import { figure, type Figure } from '../quantity/index.js';
+
+/** One step of a joint's profile, bottom first. Lengths in m here, since figures are SI. */
+export interface ProfileStep {
+  name: string;
+  lengthM: number;
+  diameterM: number;
+}
+
+export type TapeStretch = 'a little' | 'hard';
+
+/** How far the rubber is pulled, final length over free length, by school. Handbook practice. */
+export const stretchOf: Record<TapeStretch, number> = { 'a little': 1.3, hard: 1.8 };
+
+/** One pass of tape over a profile. */
+export interface Pass {
+  tape: Tape;
+  turns: number;
+  /** Unstretched tape used, m. */
+  tapeM: number;
+  /** Diameter after this pass over the largest step, m. */
+  diameterM: number;
+}
+
+/** The wrap of one joint. */
+export interface Wrap {
+  passes: Pass[];
+  rubberPasses: number;
+  rubber: Figure;
+  vinyl: Figure;
+  length: Figure;
+  finishedDiameter: Figure;
+  /** Where the rubber starts and stops, m from the lower end of the profile. */
+  startM: number;
+  stopM: number;
+  instructions: string[];
+}
+
+export type Exposure = 'sheltered' | 'outdoor' | 'buried' | 'salt' | 'ice';
+
+/** Rubber passes by exposure: one sheltered, two as standard, three for ice and salt. Common practice, no source. */
+export const passesFor: Record<Exposure, number> = { sheltered: 1, outdoor: 2, buried: 2, salt: 3, ice: 3 };
+
+/**
+ * Turns and unstretched tape of one half-lap pass over a stepped profile.
+ *
+ * Half lap is taken along the axis: each turn advances half the stretched width. Stretched by s the tape keeps its
+ * volume, so width and thickness shrink by √s; a turn on diameter D is √((πD)² + advance²) long and uses 1/s of that.
+ */
+export function passOver(profile: readonly ProfileStep[], tape: Tape, stretch: number): Omit<Pass, 'tape' | 'diameterM'> {
+  const advanceM = tape.widthMm / 1000 / Math.sqrt(stretch) / 2;
+  let turns = 0;
+  let helixM = 0;
+  for (const { lengthM, diameterM } of profile) {
+    turns += lengthM / advanceM;
+    helixM += (lengthM / advanceM) * Math.hypot(Math.PI * diameterM, advanceM);
+  }
+  return { turns, tapeM: helixM / stretch };
+}
+
+/** The profile after a half-lap pass: two stretched thicknesses more on every radius. */
+export function thicker(profile: readonly ProfileStep[], tape: Tape, stretch: number): ProfileStep[] {
+  const growth = (4 * tape.thicknessMm) / 1000 / Math.sqrt(stretch);
+  return profile.map((step) => ({ ...step, diameterM: step.diameterM + growth }));
+}
+
+/** Light tension for the sun layer, common practice. */
+const VINYL_STRETCH = 1.05;
+
+/**
+ * The wrap of a joint: rubber in half laps from the bottom up, then a sun layer past both ends.
+ *
+ * @param joint stepped profile from the lower jacket to the upper one, without the run-out on the jackets
+ * @param jackets diameters of lower and upper neighbour, m: the rubber runs out on both by one tape width
+ */
+export function wrapJoint(
+  joint: readonly ProfileStep[],
+  jackets: { lowerM: number; upperM: number },
+  exposure: Exposure,
+  school: TapeStretch,
+): Wrap {
+  const stretch = stretchOf[school];
+  const { rubber38, vinyl19 } = tapes;
+  const width = rubber38.widthMm / 1000;
+  const startM = -width;
+  let profile: ProfileStep[] = [
+    { name: 'lower jacket', lengthM: width, diameterM: jackets.lowerM },
+    ...joint,
+    { name: 'upper side', lengthM: width, diameterM: jackets.upperM },
+  ];
+  const lengthM = profile.reduce((sum, step) => sum + step.lengthM, 0);
+  const passes: Pass[] = [];
+  for (let k = 0; k < passesFor[exposure]; k++) {
+    const pass = passOver(profile, rubber38, stretch);
+    profile = thicker(profile, rubber38, stretch);
+    passes.push({ tape: rubber38, ...pass, diameterM: widest(profile) });
+  }
+  const sun: ProfileStep[] = [
+    { name: 'below', lengthM: vinyl19.widthMm / 1000, diameterM: jackets.lowerM },
+    ...profile,
+    { name: 'above', lengthM: vinyl19.widthMm / 1000, diameterM: jackets.upperM },
+  ];
+  const vinyl = passOver(sun, vinyl19, VINYL_STRETCH);
+  passes.push({ tape: vinyl19, ...vinyl, diameterM: widest(thicker(sun, vinyl19, VINYL_STRETCH)) });
+  const rubberM = passes.filter(({ tape }) => tape.kind === 'rubber').reduce((sum, pass) => sum + pass.tapeM, 0);
+  const source = `half lap along the axis, stretched ${stretch} times, constant volume`;
+  return {
+    passes,
+    rubberPasses: passesFor[exposure],
+    rubber: figure(rubberM, 'm', source, rubberM * 0.1),
+    vinyl: figure(vinyl.tapeM, 'm', 'half lap along the axis, light tension', vinyl.tapeM * 0.1),
+    length: figure(lengthM, 'mm', 'profile of the joint and the run-out on both sides', 0.005),
+    finishedDiameter: figure(widest(thicker(sun, vinyl19, VINYL_STRETCH)), 'mm', 'four stretched thicknesses per half-lap pass', 0.002),
+    startM,
+    stopM: startM + lengthM,
+    instructions: instructions(exposure, school),
+  };
+}
+
+const widest = (profile: readonly ProfileStep[]): number => Math.max(...profile.map(({ diameterM }) => diameterM));
+
+function instructions(exposure: Exposure, school: TapeStretch): string[] {
+  const passes = { 1: 'One pass up.', 2: 'Two passes: up and back.', 3: 'Three passes: up, back and up.' }[passesFor[exposure]] ?? '';
+  return [
+    'Joint tight, clean and dry; a thin film of silicone grease on the threads only. Never wrap a wet or frozen joint.',
+    `Rubber: start on the lower jacket, work upwards, half lap, stretched ${school === 'hard' ? 'hard, to 1.8 times' : 'a little, to 1.3 times'}. ${passes}`,
+    'Sun layer: vinyl over all of it, past both ends, ending upwards; the last turn without tension.',
+    'A UV-stable tie over the tape’s end, and a drip loop below the joint.',
+  ];
+}
