@@ -30,7 +30,7 @@ export interface Term {
 }
 
 const termPattern =
-  /\s*(?:(?<whole>\d+)(?:\s+|-))?(?<num>\d+)\s*\/\s*(?<den>\d+)\s*(?<unitF>[a-zµ"']*)|\s*(?<decimal>[+-]?(?:\d+(?:[.,]\d+)*|[.,]\d+)(?:e[+-]?\d+)?)\s*(?<unitD>[a-zµ"']*)/iy;
+  /(?:(?<whole>\d+)(?:\s+|-))?(?<num>\d+)\s*\/\s*(?<den>\d+)\s*(?<unitF>[a-zµ"']*)|(?<decimal>[+-]?(?:\d+(?:[.,]\d+)*|[.,]\d+)(?:e[+-]?\d+)?)\s*(?<unitD>[a-zµ"']*)/iy;
 
 /**
  * Splits text such as `12' 6 1/2"` into numbers with units.
@@ -47,6 +47,10 @@ export function splitTerms(text: string, kind: string): Result<Term[]> {
   const terms: Term[] = [];
   let at = 0;
   while (at < plain.length) {
+    if (plain[at] === ' ') {
+      at++;
+      continue;
+    }
     termPattern.lastIndex = at;
     const match = termPattern.exec(plain);
     if (!match?.groups) return notANumber(kind, plain, at);
@@ -83,7 +87,7 @@ function decimalValue(text: string): number | undefined {
 export const place = (index: number): string => `character ${index + 1}`;
 
 function notANumber(kind: string, plain: string, at: number): Result<never> {
-  const rest = plain.slice(at).trim();
+  const rest = plain.slice(at);
   const shown = rest.length > 24 ? `${rest.slice(0, 24)}…` : rest;
   return fail(`${kind}.not-a-number`, `“${shown}” is not a number.`, place(at), 'Type a number and a unit.');
 }

@@ -23,9 +23,9 @@ export function parsePower(text: string): Result<number> {
     }
     return ok(wattsFromDbm(dbm));
   }
-  return parseScaled(text, {
+  return parseScaled(text.replace(/MW\s*$/, ' megawatt'), {
     kind: 'power',
-    units: { w: 1, mw: 1e-3, kw: 1e3, dbm: Number.NaN },
+    units: { w: 1, mw: 1e-3, kw: 1e3, megawatt: 1e6 },
     bare: 'w',
     most: 100e3,
     mostSaid: '100 kW',

@@ -9,8 +9,10 @@ export function readDesign(value: unknown, catalog: Catalog): { ok: true; design
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
     return { ok: false, problems: [problem('design.not-an-object', 'A design is a JSON object.', 'design', 'Start from an exported design.')] };
   }
+  const pieces = checkPieces((value as { pieces?: unknown }).pieces);
+  if (pieces.length > 0) return { ok: false, problems: pieces };
   const design = plainToInstance(Design, value);
-  const shape = tooMany(value) ?? validateSync(design, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }).flatMap((error) => problemsOf(error, ''));
+  const shape = validateSync(design, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }).flatMap((error) => problemsOf(error, ''));
   if (shape.length > 0) return { ok: false, problems: shape };
   const references = checkReferences(design, catalog);
   return references.length > 0 ? { ok: false, problems: references } : { ok: true, design };
@@ -18,13 +20,15 @@ export function readDesign(value: unknown, catalog: Catalog): { ok: true; design
 
 const problem = (code: string, message: string, where: string, remedy: string): Problem => ({ code, message, where, remedy });
 
-/** Says how many there are, before 500 pieces make 500 problems. */
-function tooMany(value: object): Problem[] | undefined {
-  const pieces: unknown = (value as { pieces?: unknown }).pieces;
-  if (!Array.isArray(pieces) || pieces.length <= MOST_PIECES) return undefined;
-  return [
-    problem('design.too-many-pieces', `A run may have at most ${MOST_PIECES} pieces; this one has ${pieces.length}.`, 'pieces', 'Split it into several runs.'),
-  ];
+/** What must hold before the list is transformed: 500 pieces are one problem, and each piece is an object. */
+function checkPieces(pieces: unknown): Problem[] {
+  if (!Array.isArray(pieces)) return [];
+  if (pieces.length > MOST_PIECES) {
+    return [problem('design.too-many-pieces', `A run may have at most ${MOST_PIECES} pieces; this one has ${pieces.length}.`, 'pieces', 'Split it into several runs.')];
+  }
+  return pieces.flatMap((piece: unknown, k) =>
+    typeof piece === 'object' && piece !== null && !Array.isArray(piece) ? [] : [problem('design.not-a-piece', 'A piece is a JSON object.', `pieces[${k}]`, 'Remove this entry or write the piece out.')],
+  );
 }
 
 /** Class-validator's tree as flat problems with paths such as `pieces[2].lengthM`. */

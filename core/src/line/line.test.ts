@@ -1,0 +1,176 @@
+import fc from 'fast-check';
+import { complex, cosh, sinh, multiply, add, divide, type Complex as MathComplex } from 'mathjs';
+import { describe, expect, it } from 'vitest';
+import { catalog, entry } from '../catalog/index.js';
+import {
+  along, averagePowerW, cascade, matchedLossDb, peakVoltageFromForward, peakVoltageFromNet, phaseConstant, reflectionDb, reflectionFromSwr, sweep, swrFromReflection, totalLossDb, type Element, type PlacedElement,
+} from './index.js';
+
+const cable = (id: string, lengthM: number): Element => {
+  const { impedanceOhm, velocityFactor, k1, k2 } = entry(catalog.cables, id);
+  return { kind: 'line', z0Ohm: impedanceOhm, velocityFactor, lengthM, k1, k2 };
+};
+
+const anyElement: fc.Arbitrary<Element> = fc.oneof(
+  fc.record({
+    kind: fc.constant('line' as const),
+    z0Ohm: fc.double({ min: 20, max: 200, noNaN: true }),
+    velocityFactor: fc.double({ min: 0.5, max: 1, noNaN: true }),
+    lengthM: fc.double({ min: 0.001, max: 20, noNaN: true }),
+    k1: fc.double({ min: 0, max: 3, noNaN: true }),
+    k2: fc.double({ min: 0, max: 0.03, noNaN: true }),
+  }),
+  fc.record({ kind: fc.constant('contact' as const), dbPerSqrtGhz: fc.double({ min: 0, max: 0.5, noNaN: true }) }),
+  fc.record({ kind: fc.constant('shunt capacitance' as const), farad: fc.double({ min: 1e-13, max: 1e-10, noNaN: true }) }),
+);
+const anyCascade = fc.array(anyElement, { minLength: 1, maxLength: 12 });
+const anyHz = fc.double({ min: 1e6, max: 1e9, noNaN: true });
+
+describe('published relations', () => {
+  // Total loss with SWR: The ARRL Antenna Book. A 3 dB line shows a load SWR of 3.0 as about 1.67 at the radio.
+  it('a 3 dB line hides SWR 3 as 1.67', () => {
+    const seen = reflectionFromSwr(3) * 10 ** (-2 * 3 / 20);
+    expect(swrFromReflection(seen)).toBeCloseTo(1.67, 2);
+    const line: Element = { kind: 'line', z0Ohm: 50, velocityFactor: 0.66, lengthM: 100, k1: 3, k2: 0 };
+    const { reflection } = sweep([line], { re: 150, im: 0 }, new Float64Array([1e6]));
+    expect(swrFromReflection(reflection[0])).toBeCloseTo(1.67, 2);
+  });
+
+  it('the cascade turns into heat what the total-loss formula says', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1.01, max: 10, noNaN: true }), fc.double({ min: 1, max: 80, noNaN: true }), anyHz, (swr, lengthM, hz) => {
+        const { heatLossDb } = sweep([cable('rg58', lengthM)], { re: 50 * swr, im: 0 }, new Float64Array([hz]));
+        const expected = totalLossDb(matchedLossDb(entry(catalog.cables, 'rg58'), hz, lengthM), reflectionFromSwr(swr));
+        expect(heatLossDb[0]).toBeCloseTo(expected, 6);
+      }),
+    );
+  });
+
+  // Pozar: reflection of 75 in 50 ohm is 0.2, 13.98 dB.
+  it('75 on 50 ohm', () => expect(reflectionDb(50, 75)).toBeCloseTo(13.979, 3));
+
+  it('peak voltage from net and from forward power agree at the same operating point', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 0.95, noNaN: true }), fc.double({ min: 1, max: 2000, noNaN: true }), (magnitude, forwardW) => {
+        const netW = forwardW * (1 - magnitude ** 2);
+        expect(peakVoltageFromNet(netW, 50, swrFromReflection(magnitude))).toBeCloseTo(peakVoltageFromForward(forwardW, 50, magnitude), 6);
+      }),
+    );
+  });
+
+  // Common practice, no source: twenty mixed adapters in series cost less than 0.05 dB at 14 MHz.
+  it('twenty mixed adapters vanish at 14 MHz', () => {
+    const adapter = (z0Ohm: number): Element[] => [
+      { kind: 'contact', dbPerSqrtGhz: 0.012 },
+      { kind: 'line', z0Ohm, velocityFactor: 1, lengthM: 0.05, k1: 0, k2: 0 },
+    ];
+    const stack = Array.from({ length: 20 }, (_, k) => adapter(k % 3 === 0 ? 35 : 50)).flat();
+    const { transmissionDb } = sweep(stack, { re: 50, im: 0 }, new Float64Array([14e6]));
+    expect(-transmissionDb[0]).toBeLessThan(0.05);
+  });
+
+  // MIL-DTL-17 era handbook tables, from memory: about 1 kW for RG-213/U at 30 MHz and 40 °C; the limit falls about as 1/√f.
+  it('average power is of the handbooks’ order and falls as 1/√f', () => {
+    const rg213 = entry(catalog.cables, 'rg213');
+    const at30 = averagePowerW(rg213, 30e6, 40, 1);
+    expect(at30).toBeGreaterThan(800);
+    expect(at30).toBeLessThan(1900);
+    expect(averagePowerW(rg213, 120e6, 40, 1) / at30).toBeCloseTo(0.5, 1);
+    expect(averagePowerW(rg213, 30e6, 75, 1)).toBe(0);
+    expect(averagePowerW(rg213, 30e6, 40, 3)).toBeLessThan(at30);
+  });
+});
+
+describe('laws of a passive line', () => {
+  it('is reciprocal: AD − BC = 1', () => {
+    fc.assert(
+      fc.property(anyCascade, anyHz, (elements, hz) => {
+        const [ar, ai, br, bi, cr, ci, dr, di] = cascade(elements, hz);
+        const size = Math.hypot(ar, ai) * Math.hypot(dr, di) + Math.hypot(br, bi) * Math.hypot(cr, ci);
+        expect(Math.abs(ar * dr - ai * di - (br * cr - bi * ci) - 1) / size).toBeLessThan(1e-9);
+        expect(Math.abs(ar * di + ai * dr - (br * ci + bi * cr)) / size).toBeLessThan(1e-9);
+      }),
+    );
+  });
+
+  it('never delivers more than it takes, whatever the load', () => {
+    fc.assert(
+      fc.property(anyCascade, anyHz, fc.double({ min: 1, max: 500, noNaN: true }), fc.double({ min: -300, max: 300, noNaN: true }), (elements, hz, re, im) => {
+        const { heatLossDb, transmissionDb, reflection } = sweep(elements, { re, im }, new Float64Array([hz]));
+        expect(heatLossDb[0]).toBeGreaterThan(-1e-9);
+        expect(transmissionDb[0]).toBeLessThan(1e-9);
+        expect(reflection[0]).toBeLessThanOrEqual(1 + 1e-12);
+      }),
+    );
+  });
+
+  it('longer cable and higher frequency lose more', () => {
+    const rg58 = entry(catalog.cables, 'rg58');
+    fc.assert(
+      fc.property(anyHz, fc.double({ min: 0.1, max: 100, noNaN: true }), (hz, lengthM) => {
+        expect(matchedLossDb(rg58, hz, lengthM * 1.1)).toBeGreaterThan(matchedLossDb(rg58, hz, lengthM));
+        expect(matchedLossDb(rg58, hz * 1.1, lengthM)).toBeGreaterThan(matchedLossDb(rg58, hz, lengthM));
+      }),
+    );
+  });
+});
+
+// Reference library: mathjs complex functions, an independent way to the same chain matrix.
+describe('against complex arithmetic of another hand', () => {
+  it('a cable’s input impedance', () => {
+    fc.assert(
+      fc.property(anyHz, fc.double({ min: 0.1, max: 60, noNaN: true }), fc.double({ min: 5, max: 400, noNaN: true }), fc.double({ min: -200, max: 200, noNaN: true }), (hz, lengthM, re, im) => {
+        const rg8x = entry(catalog.cables, 'rg8x');
+        const alpha = matchedLossDb(rg8x, hz, 1) / (20 / Math.LN10);
+        const gl = complex(alpha * lengthM, phaseConstant(rg8x.velocityFactor, hz) * lengthM);
+        const zl = complex(re, im);
+        const zin = divide(add(multiply(zl, cosh(gl)), multiply(50, sinh(gl))), add(cosh(gl), divide(multiply(zl, sinh(gl)), 50))) as MathComplex;
+        const gamma = divide(add(zin, -50), add(zin, 50)) as MathComplex;
+        const { reflection } = sweep([cable('rg8x', lengthM)], { re, im }, new Float64Array([hz]));
+        expect(reflection[0]).toBeCloseTo(Math.hypot(gamma.re, gamma.im), 8);
+      }),
+    );
+  });
+});
+
+describe('along the run', () => {
+  const place = (elements: Element[]): PlacedElement[] => {
+    let at = 0;
+    return elements.map((element) => {
+      const fromM = at;
+      if (element.kind === 'line') at += element.lengthM;
+      return { element, fromM, toM: at };
+    });
+  };
+
+  it('starts at the radio, ends at the antenna, and power only falls', () => {
+    const run = along(place([cable('rg58', 10), { kind: 'contact', dbPerSqrtGhz: 0.1 }, cable('rg213', 20)]), { re: 75, im: 0 }, 150e6, 25);
+    expect(run.distanceM[0]).toBe(0);
+    expect(run.distanceM.at(-1)).toBeCloseTo(30, 9);
+    for (let k = 1; k < run.netW.length; k++) {
+      expect(run.netW[k]).toBeLessThanOrEqual(run.netW[k - 1] + 1e-9);
+      expect(run.distanceM[k]).toBeGreaterThanOrEqual(run.distanceM[k - 1] - 1e-9);
+    }
+  });
+
+  it('matched: √(2·P·Z0) volts, and all forward power enters', () => {
+    const run = along(place([cable('rg213', 5)]), { re: 50, im: 0 }, 10e6, 100);
+    expect(run.netW[0]).toBeCloseTo(100, 9);
+    expect(run.envelopeV[0]).toBeCloseTo(Math.sqrt(2 * 100 * 50), 9);
+    expect(run.peakV[0]).toBeCloseTo(run.envelopeV[0], 9);
+  });
+
+  it('mismatched: the envelope at the load is √(2·P·Z0·SWR) of the net power, and no voltage exceeds it', () => {
+    const run = along(place([cable('rg213', 30)]), { re: 150, im: 0 }, 14e6, 100, 200);
+    const last = run.netW.length - 1;
+    expect(run.envelopeV[last]).toBeCloseTo(peakVoltageFromNet(run.netW[last], 50, 3), 6);
+    for (let k = 0; k <= last; k++) expect(run.peakV[k]).toBeLessThanOrEqual(run.envelopeV[k] + 1e-9);
+  });
+
+  it('delivers what the sweep says', () => {
+    const elements = [cable('rg58', 8), cable('rg59', 4)];
+    const run = along(place(elements), { re: 30, im: 20 }, 70e6, 10);
+    const { transmissionDb } = sweep(elements, { re: 30, im: 20 }, new Float64Array([70e6]));
+    expect(run.netW.at(-1)).toBeCloseTo(10 * 10 ** (transmissionDb[0] / 10), 9);
+  });
+});

@@ -1,0 +1,107 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { figure, formatDecibels, formatFigure, formatFrequency, formatPower, formatResistance, formatSpread, parseDecibels, parseFrequency, parsePower, parseResistance } from './index.js';
+import type { Result } from './index.js';
+
+const value = (read: Result<number>): number => {
+  if (!read.ok) throw new Error(read.problem.message);
+  return read.value;
+};
+const code = (read: Result<number>): string => (read.ok ? 'read' : read.problem.code);
+
+describe('frequency', () => {
+  it.each([
+    ['150.8MHz', 150.8e6],
+    ['5,37 MHz', 5.37e6],
+    ['2.4 GHz', 2.4e9],
+    ['7 000 kHz', undefined],
+    ['137', 137e6],
+    ['455 kHz', 455e3],
+  ])('%s', (text, hertz) => {
+    const read = parseFrequency(text);
+    if (hertz === undefined) expect(read.ok).toBe(false);
+    else expect(value(read)).toBeCloseTo(hertz, 3);
+  });
+
+  it.each([
+    ['0 MHz', 'frequency.zero'],
+    ['-7 MHz', 'frequency.negative'],
+    ['9 THz', 'frequency.unknown-unit'],
+    ['900 GHz', 'frequency.too-large'],
+    ['7 MHz 8 MHz', 'frequency.two-numbers'],
+  ])('refuses %s', (text, expected) => expect(code(parseFrequency(text))).toBe(expected));
+
+  it('reads back what it writes to 1 kHz', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1000, max: 999_000 }), (kilohertz) => {
+        expect(value(parseFrequency(formatFrequency(kilohertz * 1e3)))).toBeCloseTo(kilohertz * 1e3, 0);
+      }),
+    );
+  });
+});
+
+// 0 dBm = 1 mW: definition of the unit (ITU-R V.574).
+describe('power', () => {
+  it.each([
+    ['10 W', 10],
+    ['40 dBm', 10],
+    ['40dBm', 10],
+    ['0 dBm', 0.001],
+    ['500 mW', 0.5],
+    ['1,5 kW', 1500],
+    ['25', 25],
+  ])('%s', (text, watts) => expect(value(parsePower(text))).toBeCloseTo(watts, 9));
+
+  it.each([
+    ['-10 W', 'power.negative'],
+    ['0 W', 'power.zero'],
+    ['200 dBm', 'power.too-large'],
+    ['1 MW', 'power.too-large'],
+    ['5 mw', 'read'],
+    ['ten', 'power.not-a-number'],
+  ])('judges %s', (text, expected) => expect(code(parsePower(text))).toBe(expected));
+
+  it('writes three figures', () => {
+    expect(formatPower(6.4239)).toBe('6.42 W');
+    expect(formatPower(0.3271)).toBe('327 mW');
+    expect(formatPower(1500)).toBe('1.5 kW');
+  });
+});
+
+describe('a meter’s reading', () => {
+  it.each([
+    ['0.3', 0.3],
+    ['0,3 Ω', 0.3],
+    ['300 mohm', 0.3],
+    ['1.2k', 1200],
+    ['>200 Mohm', 200e6],
+    ['OL', Infinity],
+    ['open', Infinity],
+    ['0', 0],
+  ])('%s', (text, ohm) => expect(value(parseResistance(text))).toBe(ohm));
+
+  it('keeps m and M apart', () => {
+    expect(value(parseResistance('200 Mohm')) / value(parseResistance('200 mohm'))).toBeCloseTo(1e9, 0);
+  });
+
+  it('decibels of either sign', () => {
+    expect(value(parseDecibels('-1,8 dB'))).toBe(-1.8);
+    expect(code(parseDecibels('1.8 V'))).toBe('level.unknown-unit');
+    expect(code(parseDecibels('900'))).toBe('level.too-large');
+    expect(formatDecibels(1.934)).toBe('1.93 dB');
+  });
+
+  it('prints back what a meter shows', () => {
+    expect([0.312, 47, 1500, 2e6, Infinity, 0.04].map(formatResistance)).toEqual(['0.312 Ω', '47 Ω', '1.5 kΩ', '2 MΩ', 'open', '40 mΩ']);
+  });
+});
+
+describe('a figure', () => {
+  it('is written in the units of the shop, with its spread', () => {
+    const length = figure(24.2, 'm', 'sum of legs', 0.1);
+    expect(formatFigure(length, 'metric')).toBe('24.20 m');
+    expect(formatFigure(length, 'imperial')).toBe(`79' 4 3/4"`);
+    expect(formatSpread(length, 'metric')).toBe('± 0.10 m');
+    expect(formatFigure(figure(0.031, 'mm', 'gauge'), 'metric')).toBe('31.0 mm');
+  });
+});
