@@ -35,7 +35,7 @@ function checkPieces(pieces: unknown): Problem[] {
 export function problemsOf(error: ValidationError, parent: string): Problem[] {
   const own = /^\d+$/.test(error.property) ? `${parent}[${error.property}]` : parent ? `${parent}.${error.property}` : error.property;
   const here = Object.entries(error.constraints ?? {}).map(([rule, message]) =>
-    problem(`design.${rule}`, sentence(message), own, rule === 'whitelistValidation' ? 'Remove this property.' : 'Correct this value.'),
+    problem(`value.${rule}`, sentence(message), own, rule === 'whitelistValidation' ? 'Remove this property.' : 'Correct this value.'),
   );
   return [...here, ...(error.children ?? []).flatMap((child) => problemsOf(child, own))];
 }

@@ -1,0 +1,72 @@
+import 'reflect-metadata';
+import { Practice, logKinds, type LogKind } from '@kobran/core';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsIn, IsInt, IsISO8601, IsNumber, IsObject, IsOptional, IsString, IsUUID, Length, MaxLength, Min, ValidateIf, ValidateNested } from 'class-validator';
+
+/** What the web sends to the server. A design travels as plain JSON and is read by `readDesign` of core. */
+
+export class CreateJob {
+  /** Chosen by the sender, so that a repeated request makes one job. */
+  @IsUUID() id!: string;
+  @IsString() @Length(1, 120) name!: string;
+  @IsString() @MaxLength(200) site!: string;
+  @IsOptional() @ValidateNested() @Type(() => Practice) practice?: Practice;
+}
+
+export class ReplaceJob {
+  /** The version this change was made on. */
+  @IsInt() @Min(1) version!: number;
+  @IsString() @Length(1, 120) name!: string;
+  @IsString() @MaxLength(200) site!: string;
+  @ValidateNested() @Type(() => Practice) practice!: Practice;
+}
+
+export class CreateRun {
+  @IsUUID() id!: string;
+  @IsObject() design!: object;
+}
+
+export class ReplaceRun {
+  @IsInt() @Min(1) version!: number;
+  @IsObject() design!: object;
+}
+
+export class AddReading {
+  @IsUUID() id!: string;
+  @IsString() @Length(1, 40) pieceId!: string;
+  @IsString() @Length(1, 60) expectation!: string;
+  /** SI unit of the expectation; null for over range. */
+  @ValidateIf((reading: AddReading) => reading.value !== null)
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  value!: number | null;
+  @IsString() @MaxLength(60) by!: string;
+  @IsISO8601({ strict: true }) at!: string;
+}
+
+export class AddLogEntry {
+  @IsUUID() id!: string;
+  @IsIn(logKinds) kind!: LogKind;
+  /** An end (`main.a`), a piece (`main`), a joint (`main>antenna`), or empty for the run. */
+  @IsString() @MaxLength(90) about!: string;
+  @IsString() @MaxLength(500) text!: string;
+  @IsString() @MaxLength(60) by!: string;
+  @IsISO8601({ strict: true }) at!: string;
+}
+
+export const JOB_FILE_SCHEMA = 'kobran-job/1';
+
+export class JobFileRun {
+  @IsObject() design!: object;
+  @IsArray() @ArrayMaxSize(5000) @ValidateNested({ each: true }) @Type(() => AddReading) readings!: AddReading[];
+  @IsArray() @ArrayMaxSize(5000) @ValidateNested({ each: true }) @Type(() => AddLogEntry) log!: AddLogEntry[];
+}
+
+/** A whole job as one open JSON file. */
+export class JobFile {
+  @IsIn([JOB_FILE_SCHEMA], { message: `schema must be “${JOB_FILE_SCHEMA}”` }) schema!: string;
+  @IsISO8601() exportedAt!: string;
+  @IsString() @Length(1, 120) name!: string;
+  @IsString() @MaxLength(200) site!: string;
+  @ValidateNested() @Type(() => Practice) practice!: Practice;
+  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => JobFileRun) runs!: JobFileRun[];
+}

@@ -1,0 +1,42 @@
+import type { Design, LogEntry, Practice, Problem, Reading } from '@kobran/core';
+
+/** What the server answers. */
+
+export interface JobSummary {
+  id: string;
+  name: string;
+  site: string;
+  practice: Practice;
+  version: number;
+  /** ISO 8601; null while the job is not deleted. */
+  deletedAt: string | null;
+  runCount: number;
+}
+
+export interface RunDocument {
+  id: string;
+  jobId: string;
+  version: number;
+  design: Design;
+  readings: Reading[];
+  log: LogEntry[];
+  deletedAt: string | null;
+}
+
+export interface JobDocument extends JobSummary {
+  runs: RunDocument[];
+}
+
+export interface Health {
+  status: 'ok';
+  /** Round trip to the database, ms. */
+  databaseMs: number;
+}
+
+/** Every error of the API. */
+export interface ApiProblem extends Problem {
+  /** The other problems of the same request. */
+  others?: Problem[];
+  /** On 409: what stands on the server. */
+  current?: { version: number; design?: Design };
+}

@@ -1,0 +1,111 @@
+import { Module, type DynamicModule } from '@nestjs/common';
+import { NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import type { NextFunction, Request, Response } from 'express';
+import helmet from 'helmet';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { pino, type Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import type { Config } from './config.js';
+import { openDatabase, type OpenDatabase } from './database/database.js';
+import { DatabaseModule } from './database/database.module.js';
+import { seedDemo } from './demo/seedDemo.js';
+import { ProblemFilter } from './errors/problem.filter.js';
+import { contractPipe } from './errors/validation.js';
+import { JobFileController } from './files/jobFile.controller.js';
+import { JobFileService } from './files/jobFile.service.js';
+import { HealthController } from './health.controller.js';
+import { JobsController } from './jobs/jobs.controller.js';
+import { JobsService } from './jobs/jobs.service.js';
+import { serveOpenApi } from './openapi.js';
+import { RunsController } from './runs/runs.controller.js';
+import { RunsService } from './runs/runs.service.js';
+
+const BODY_LIMIT = '4mb';
+
+@Module({})
+class AppModule {
+  static with(database: OpenDatabase): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [DatabaseModule.with(database)],
+      controllers: [HealthController, JobFileController, JobsController, RunsController],
+      providers: [JobsService, RunsService, JobFileService],
+    };
+  }
+}
+
+export interface RunningApp {
+  app: NestExpressApplication;
+  logger: Logger;
+  /** Stops taking requests, finishes those under way, closes the database. */
+  stop(): Promise<void>;
+}
+
+/** Builds the application on an opened database; it does not listen yet. */
+export async function createApp(config: Config): Promise<RunningApp> {
+  const logger = pino({ level: config.logLevel });
+  const database = await openDatabase(config.database);
+  if (config.demo) await seedDemo(database.db);
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(database), { bodyParser: false, logger: ['error', 'warn'], forceCloseConnections: true });
+  app.disable('x-powered-by');
+  app.use(onlyLoopback);
+  app.use(strictHeaders());
+  app.use(pinoHttp({ logger, customLogLevel: (_, response, error) => (error || response.statusCode >= 500 ? 'error' : 'debug') }));
+  app.useBodyParser('json', { limit: BODY_LIMIT });
+  app.useGlobalFilters(new ProblemFilter(logger));
+  app.useGlobalPipes(contractPipe());
+  serveOpenApi(app);
+  serveWeb(app, config.webFolder);
+  await app.init();
+  return {
+    app,
+    logger,
+    stop: async () => {
+      await app.close();
+      await database.close();
+    },
+  };
+}
+
+/** Names by which a browser on this machine reaches us; any other Host is another site's trick (DNS rebinding). */
+const loopbackHosts = new Set(['localhost', '127.0.0.1', '[::1]']);
+
+function onlyLoopback(request: Request, response: Response, next: NextFunction): void {
+  const host = (request.headers.host ?? '').replace(/:\d+$/, '');
+  if (loopbackHosts.has(host)) return next();
+  response.status(421).json({ code: 'host.refused', message: 'Kobran answers on this machine only.', where: 'Host', remedy: 'Open it as http://localhost with its port.' });
+}
+
+const strictHeaders = (): ReturnType<typeof helmet> =>
+  helmet({
+    contentSecurityPolicy: {
+      useDefaults: true,
+      directives: {
+        'default-src': ["'self'"],
+        'script-src': ["'self'", "'wasm-unsafe-eval'"],
+        'style-src': ["'self'", "'unsafe-inline'"],
+        'img-src': ["'self'", 'data:', 'blob:'],
+        'font-src': ["'self'"],
+        'connect-src': ["'self'"],
+        'worker-src': ["'self'", 'blob:'],
+        'frame-ancestors': ["'none'"],
+        'upgrade-insecure-requests': null,
+      },
+    },
+    strictTransportSecurity: false,
+  });
+
+/** The built web application; every path which is not the API’s and not a file is a screen of it. */
+function serveWeb(app: NestExpressApplication, folder: string): void {
+  if (!existsSync(folder)) return;
+  app.useStaticAssets(join(folder, 'assets'), { prefix: '/assets/', immutable: true, maxAge: '1y', fallthrough: true });
+  app.useStaticAssets(folder, { index: false });
+  app.use((request: Request, response: Response, next: NextFunction) => {
+    const isScreen = request.method === 'GET' && !request.path.startsWith('/api') && !request.path.startsWith('/assets/');
+    if (!isScreen) return next();
+    response.setHeader('Cache-Control', 'no-cache');
+    response.sendFile(join(folder, 'index.html'));
+  });
+}

@@ -1,0 +1,32 @@
+import { resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import type { DatabasePlace } from './database/database.js';
+
+export interface Config {
+  port: number;
+  database: DatabasePlace;
+  /** Fill an empty database with the demo jobs. */
+  demo: boolean;
+  /** The built web application, served beside the API. */
+  webFolder: string;
+  logLevel: string;
+}
+
+const project = fileURLToPath(new URL('../..', import.meta.url));
+
+/**
+ * Configuration from the environment: PORT, KOBRAN_DATA, DATABASE_URL, KOBRAN_DEMO, KOBRAN_LOG.
+ *
+ * @throws with the variable's name when a value cannot be used
+ */
+export function readConfig(env: NodeJS.ProcessEnv): Config {
+  const port = Number(env.PORT ?? 4780);
+  if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error(`PORT is “${env.PORT}”; give a number from 0 to 65535.`);
+  return {
+    port,
+    database: env.DATABASE_URL ? { url: env.DATABASE_URL } : { folder: resolve(env.KOBRAN_DATA ?? `${project}.kobran/data`) },
+    demo: env.KOBRAN_DEMO === '1',
+    webFolder: `${project}web/dist`,
+    logLevel: env.KOBRAN_LOG ?? 'info',
+  };
+}

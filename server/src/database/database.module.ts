@@ -1,0 +1,13 @@
+import { Global, Module, type DynamicModule } from '@nestjs/common';
+import type { OpenDatabase } from './database.js';
+
+/** Token of the open database, since an interface leaves no trace at run time. */
+export const DATABASE = Symbol('database');
+
+@Global()
+@Module({})
+export class DatabaseModule {
+  static with({ db }: OpenDatabase): DynamicModule {
+    return { module: DatabaseModule, providers: [{ provide: DATABASE, useValue: db }], exports: [DATABASE] };
+  }
+}

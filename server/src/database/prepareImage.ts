@@ -1,0 +1,3 @@
+import { prepareImage } from './image.js';
+
+await prepareImage();

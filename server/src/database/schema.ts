@@ -1,0 +1,62 @@
+import type { Design, LogKind, Practice } from '@kobran/core';
+import { doublePrecision, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+
+const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });
+
+export const jobs = pgTable('jobs', {
+  id: uuid('id').primaryKey(),
+  name: text('name').notNull(),
+  site: text('site').notNull(),
+  practice: jsonb('practice').$type<Practice>().notNull(),
+  version: integer('version').notNull().default(1),
+  createdAt: moment('created_at').notNull().defaultNow(),
+  deletedAt: moment('deleted_at'),
+});
+
+export const runs = pgTable(
+  'runs',
+  {
+    id: uuid('id').primaryKey(),
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => jobs.id),
+    design: jsonb('design').$type<Design>().notNull(),
+    version: integer('version').notNull().default(1),
+    createdAt: moment('created_at').notNull().defaultNow(),
+    deletedAt: moment('deleted_at'),
+  },
+  (table) => [index('runs_of_job').on(table.jobId)],
+);
+
+export const readings = pgTable(
+  'readings',
+  {
+    id: uuid('id').primaryKey(),
+    runId: uuid('run_id')
+      .notNull()
+      .references(() => runs.id),
+    pieceId: text('piece_id').notNull(),
+    expectation: text('expectation').notNull(),
+    /** SI; null is over range. */
+    value: doublePrecision('value'),
+    by: text('by').notNull(),
+    at: moment('at').notNull(),
+  },
+  (table) => [index('readings_of_run').on(table.runId)],
+);
+
+export const logEntries = pgTable(
+  'log_entries',
+  {
+    id: uuid('id').primaryKey(),
+    runId: uuid('run_id')
+      .notNull()
+      .references(() => runs.id),
+    kind: text('kind').$type<LogKind>().notNull(),
+    about: text('about').notNull(),
+    text: text('text').notNull(),
+    by: text('by').notNull(),
+    at: moment('at').notNull(),
+  },
+  (table) => [index('log_entries_of_run').on(table.runId)],
+);

@@ -1,0 +1,20 @@
+import type { Database } from '../database/database.js';
+import { jobs, logEntries, readings, runs } from '../database/schema.js';
+import { tarrowmere } from './tarrowmere.js';
+
+/** Fills an empty database with the demo jobs; one with any job, deleted or not, is left alone. */
+export async function seedDemo(db: Database): Promise<void> {
+  const [any] = await db.select({ id: jobs.id }).from(jobs).limit(1);
+  if (any) return;
+  let moment = Date.now();
+  await db.transaction(async (tx) => {
+    for (const { id, name, site, practice, runs: demoRuns } of tarrowmere) {
+      await tx.insert(jobs).values({ id, name, site, practice, createdAt: new Date(moment++).toISOString() });
+      for (const run of demoRuns) {
+        await tx.insert(runs).values({ id: run.id, jobId: id, design: run.design, createdAt: new Date(moment++).toISOString() });
+        if (run.facts.readings.length > 0) await tx.insert(readings).values(run.facts.readings.map((row) => ({ ...row, runId: run.id })));
+        if (run.facts.log.length > 0) await tx.insert(logEntries).values(run.facts.log.map((row) => ({ ...row, runId: run.id })));
+      }
+    }
+  });
+}

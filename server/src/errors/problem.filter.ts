@@ -1,0 +1,46 @@
+import type { ApiProblem } from '@kobran/contract';
+import { Catch, HttpException, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
+import type { Request, Response } from 'express';
+import type { Logger } from 'pino';
+import { ProblemException } from './problem.js';
+
+/** Gives every error the one shape; what is a bug is logged and says so without its stack. */
+@Catch()
+export class ProblemFilter implements ExceptionFilter {
+  constructor(private readonly logger: Logger) {}
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const context = host.switchToHttp();
+    const { status, problem } = this.answer(error, context.getRequest<Request>());
+    if (status >= 500) this.logger.error({ err: error }, 'request failed');
+    context.getResponse<Response>().status(status).json(problem);
+  }
+
+  private answer(error: unknown, request: Request): { status: number; problem: ApiProblem } {
+    if (error instanceof ProblemException) return { status: error.getStatus(), problem: error.problem };
+    if (error instanceof HttpException) return { status: error.getStatus(), problem: fromHttp(error, request) };
+    return {
+      status: 500,
+      problem: { code: 'server.bug', message: 'Kobran failed at this; nothing was changed.', where: request.path, remedy: 'Try again. If it stays, the server’s log has the reason.' },
+    };
+  }
+}
+
+/** What Nest and its body parser throw, by status. */
+function fromHttp(error: HttpException, request: Request): ApiProblem {
+  switch (error.getStatus()) {
+    case 404:
+      return { code: 'path.not-found', message: `There is nothing at ${request.path}.`, where: 'path', remedy: 'The API is described at /api/docs.' };
+    case 413:
+      return { code: 'body.too-large', message: 'The request is larger than Kobran accepts.', where: 'body', remedy: 'Send at most 4 MB: a job of about 200 runs.' };
+    default:
+      return badRequest(error.message, request.path);
+  }
+}
+
+function badRequest(message: string, path: string): ApiProblem {
+  if (message.includes('JSON')) {
+    return { code: 'body.not-json', message: 'The request is not valid JSON.', where: /position \d+/.exec(message)?.[0] ?? 'body', remedy: 'Check brackets, quotes and commas there.' };
+  }
+  return { code: 'request.refused', message: `${message}.`, where: path, remedy: 'See /api/docs for what is accepted.' };
+}

@@ -1,0 +1,45 @@
+import { JOB_FILE_SCHEMA, type JobDocument, type JobFile } from '@kobran/contract';
+import { Inject, Injectable } from '@nestjs/common';
+import { randomUUID } from 'node:crypto';
+import type { Database } from '../database/database.js';
+import { DATABASE } from '../database/database.module.js';
+import { jobs, logEntries, readings, runs } from '../database/schema.js';
+import { readCheckedDesign } from '../errors/readCheckedDesign.js';
+import { JobsService } from '../jobs/jobs.service.js';
+
+/** A whole job as one open JSON file, out and in. */
+@Injectable()
+export class JobFileService {
+  constructor(
+    @Inject(DATABASE) private readonly db: Database,
+    @Inject(JobsService) private readonly jobsService: JobsService,
+  ) {}
+
+  async write(jobId: string): Promise<JobFile> {
+    const { name, site, practice, runs: documents } = await this.jobsService.read(jobId);
+    return {
+      schema: JOB_FILE_SCHEMA,
+      exportedAt: new Date().toISOString(),
+      name,
+      site,
+      practice,
+      runs: documents.map(({ design, readings: r, log }) => ({ design, readings: r, log })),
+    };
+  }
+
+  /** Adds the job of a file as a new one, all or nothing; every row gets an id of its own. */
+  async read(file: JobFile): Promise<JobDocument> {
+    const designs = file.runs.map(({ design }, k) => readCheckedDesign(design, `runs[${k}].design`));
+    const jobId = randomUUID();
+    await this.db.transaction(async (tx) => {
+      await tx.insert(jobs).values({ id: jobId, name: file.name, site: file.site, practice: file.practice });
+      for (const [k, run] of file.runs.entries()) {
+        const runId = randomUUID();
+        await tx.insert(runs).values({ id: runId, jobId, design: designs[k], createdAt: new Date(Date.now() + k).toISOString() });
+        if (run.readings.length > 0) await tx.insert(readings).values(run.readings.map((row) => ({ ...row, id: randomUUID(), runId })));
+        if (run.log.length > 0) await tx.insert(logEntries).values(run.log.map((row) => ({ ...row, id: randomUUID(), runId })));
+      }
+    });
+    return this.jobsService.read(jobId);
+  }
+}
