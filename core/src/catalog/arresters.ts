@@ -13,7 +13,7 @@ export interface Arrester {
   lowHz: number;
   highHz: number;
   insertionLossDb: number;
-  /** Shunt capacitance of the tube, farad. */
+  /** Shunt capacitance left after the body’s compensation of the tube, farad. */
   capacitanceF: number;
   lengthMm: number;
   studThread: string;
@@ -34,7 +34,7 @@ export const arresters: Arrester[] = [
     lowHz: 0,
     highHz: 2.5e9,
     insertionLossDb: 0.1,
-    capacitanceF: 1e-12,
+    capacitanceF: 0.3e-12,
     lengthMm: 62,
     studThread: '1/4-20',
     source: fromMemory,
@@ -50,7 +50,7 @@ export const arresters: Arrester[] = [
     lowHz: 0,
     highHz: 500e6,
     insertionLossDb: 0.1,
-    capacitanceF: 1.5e-12,
+    capacitanceF: 0.8e-12,
     lengthMm: 64,
     studThread: '1/4-20',
     source: fromMemory,
@@ -66,7 +66,7 @@ export const arresters: Arrester[] = [
     lowHz: 100e6,
     highHz: 1e9,
     insertionLossDb: 0.15,
-    capacitanceF: 1e-12,
+    capacitanceF: 0.3e-12,
     lengthMm: 70,
     studThread: '1/4-20',
     source: fromMemory,

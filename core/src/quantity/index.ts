@@ -1,6 +1,7 @@
 export { fail, ok, type Problem, type Result } from './result.js';
 export { METRES_PER_FOOT, METRES_PER_INCH, formatLength, parseLength } from './length.js';
 export type { LengthStyle, LengthUnit, UnitSystem } from './length.js';
+export { parseDegrees } from './degrees.js';
 export { formatFrequency, parseFrequency } from './frequency.js';
 export { dbmFromWatts, formatPower, parsePower, wattsFromDbm } from './power.js';
 export { formatDecibels, parseDecibels } from './decibel.js';

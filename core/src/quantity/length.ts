@@ -101,6 +101,7 @@ export function formatLength(metres: number, style: LengthStyle): string {
 }
 
 function metricLength(metres: number, { digits, small }: LengthStyle): string {
+  if (metres === 0) return small ? '0 mm' : '0 m';
   if (small || Math.abs(metres) < 0.1) return `${(metres * 1000).toFixed(digits ?? 1)} mm`;
   return `${metres.toFixed(digits ?? 2)} m`;
 }

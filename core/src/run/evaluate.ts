@@ -81,7 +81,7 @@ export function evaluate(design: Design, catalog: Catalog, options: EvaluateOpti
     route,
     tube,
     stages,
-    next: open ? { stage: open.id, text: open.next } : { stage: 'handover', text: 'Everything is done' },
+    next: open ? { stage: open.id, text: open.next, ...(open.at === undefined ? {} : { at: open.at }) } : { stage: 'handover', text: 'Everything is done' },
   };
   return { ...sheet, ...sentences(design, sheet) };
 }

@@ -131,5 +131,5 @@ export interface Sheet {
   snags: Snag[];
   stages: Stage[];
   /** The next thing to do. */
-  next: { stage: StageId; text: string };
+  next: { stage: StageId; text: string; at?: string };
 }

@@ -14,7 +14,7 @@ export function stageStates(design: Design, parts: Parts, route: RouteLength, fa
   const stage = (id: StageId, state: StageState, detail: string, next: string): Stage => {
     const [stop] = stops(id);
     return stop
-      ? { id, name: stageNames[id], state: 'snags', detail: counted(snags.filter((snag) => snag.stage === id)), next: stop.what }
+      ? { id, name: stageNames[id], state: 'snags', detail: counted(snags.filter((snag) => snag.stage === id)), next: stop.remedies.at(0)?.title ?? stop.what, at: stop.at }
       : { id, name: stageNames[id], state, detail, next: state === 'done' ? '' : next };
   };
   const planSnags = snags.filter((snag) => snag.stage === 'plan');
@@ -33,7 +33,7 @@ export function stageStates(design: Design, parts: Parts, route: RouteLength, fa
   const handedOver = logged(facts, 'handed over', '');
   return [
     ...early,
-    stage('handover', handedOver ? 'done' : waiting === 0 ? 'in work' : 'not started', handedOver ? 'handed over' : waiting === 0 ? 'ready' : `${waiting} stages before it`, 'Take the job file along and sign it over'),
+    stage('handover', handedOver ? 'done' : waiting === 0 ? 'in work' : 'not started', handedOver ? 'handed over' : waiting === 0 ? 'ready' : `${waiting} stages to go`, 'Take the job file along and sign it over'),
   ];
 }
 

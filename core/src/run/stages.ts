@@ -24,4 +24,6 @@ export interface Stage {
   detail: string;
   /** What to do next in this stage; empty when done. */
   next: string;
+  /** The joint or piece it is about, when it is about one. */
+  at?: string;
 }

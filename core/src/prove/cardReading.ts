@@ -1,0 +1,25 @@
+import type { Cable } from '../catalog/index.js';
+import { figure } from '../quantity/index.js';
+import { expectations, type Expectation } from './expectations.js';
+
+/**
+ * What a reading asked for on a card should show.
+ *
+ * @param reading a short or insulation check (centre to shell, far end open), or continuity (centre to centre)
+ * @param lengthM length of the cable measured through, m
+ */
+export function cardExpectation(reading: 'short check' | 'continuity' | 'insulation', cable: Cable, lengthM: number): Expectation {
+  const [loop, insulation] = expectations(cable, lengthM, []);
+  if (reading !== 'continuity') return { ...insulation, id: reading, name: 'Centre to shell', how: 'Far end open.' };
+  const centre = (cable.innerOhmPerKm * lengthM) / 1000;
+  const spread = centre * 0.15 + 0.1;
+  return {
+    ...loop,
+    id: 'continuity',
+    name: 'Centre to centre',
+    how: 'From the tip to the far conductor.',
+    expected: figure(centre, 'ohm', `DC ohm/km of the centre of ${cable.name}, 20 °C`, spread),
+    least: 0,
+    most: centre + spread,
+  };
+}

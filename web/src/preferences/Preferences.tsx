@@ -1,0 +1,45 @@
+import type { UnitSystem } from '@kobran/core';
+import { createContext, use, useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
+
+/** What belongs to this person at this device, not to the job. */
+interface Stored {
+  units: UnitSystem;
+  theme: 'light' | 'dark';
+  /** Signs readings and log entries. */
+  name: string;
+}
+
+interface Preferences extends Stored {
+  set: (change: Partial<Stored>) => void;
+}
+
+const KEY = 'kobran.preferences';
+
+function load(): Stored {
+  const dark = document.documentElement.dataset.theme === 'dark';
+  const fallback: Stored = { units: 'metric', theme: dark ? 'dark' : 'light', name: '' };
+  try {
+    return { ...fallback, ...(JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Stored>) };
+  } catch {
+    return fallback; // Somebody else’s text under our key: start afresh.
+  }
+}
+
+const Context = createContext<Preferences | undefined>(undefined);
+
+export function PreferencesProvider({ children }: { children: ReactNode }): ReactNode {
+  const [stored, setStored] = useState(load);
+  const set = useCallback((change: Partial<Stored>) => setStored((now) => ({ ...now, ...change })), []);
+  useEffect(() => {
+    localStorage.setItem(KEY, JSON.stringify(stored));
+    document.documentElement.dataset.theme = stored.theme;
+  }, [stored]);
+  const value = useMemo(() => ({ ...stored, set }), [stored, set]);
+  return <Context value={value}>{children}</Context>;
+}
+
+export function usePreferences(): Preferences {
+  const preferences = use(Context);
+  if (!preferences) throw new Error('usePreferences outside its provider');
+  return preferences;
+}

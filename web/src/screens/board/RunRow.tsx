@@ -1,0 +1,97 @@
+import type { RunDocument } from '@kobran/contract';
+import { catalog, counted, evaluate, formatLength, type Practice, type Sheet } from '@kobran/core';
+import { useMemo, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import { ask, said } from '../../api/client.js';
+import { useChange } from '../../api/queries.js';
+import { usePreferences } from '../../preferences/Preferences.js';
+import { rulerScale } from '../../ruler/scale.js';
+import { useWidth } from '../../ruler/useWidth.js';
+import { useFacts } from '../../runs/FactsOutbox.js';
+import { SnagMark, snagColour } from '../../shell/SnagMark.js';
+import { StateMark } from '../../shell/StateMark.js';
+
+/** A run as a thin line to scale, with its worst snag, its stages and what to do next. */
+export function RunRow({ run, practice }: { run: RunDocument; practice: Practice }): ReactNode {
+  const { units } = usePreferences();
+  const facts = useFacts(run.id, run);
+  const sheet = useMemo(() => evaluate(run.design, catalog, { facts, practice, sweepPoints: 2 }), [run.design, facts, practice]);
+  const worst = sheet.snags.at(0);
+  const remove = useChange(() => ask<void>('DELETE', `/api/runs/${run.id}`));
+  const restore = useChange(() => ask<RunDocument>('POST', `/api/runs/${run.id}/restore`));
+  const deleteRun = (): void =>
+    remove.mutate(undefined, {
+      onSuccess: () => toast(`${run.design.name} deleted`, { action: { label: 'Bring it back', onClick: () => restore.mutate(undefined) } }),
+      onError: (error) => toast.error(said(error)),
+    });
+  return (
+    <li className="grid gap-x-6 gap-y-1 border-b border-rule py-2.5 md:grid-cols-[minmax(0,1fr)_19rem]">
+      <div className="min-w-0">
+        <p className="flex flex-wrap items-baseline gap-x-3">
+          <Link to={`/runs/${run.id}/plan`} className="font-bold underline decoration-rule underline-offset-4 hover:decoration-copper">
+            {run.design.name}
+          </Link>
+          <span className="figures text-sm text-muted">{formatLength(sheet.totalM, { system: units })}</span>
+        </p>
+        <MiniLine sheet={sheet} />
+        <p className={sheet.passes ? 'text-muted' : 'text-stop'}>{sheet.headline}</p>
+      </div>
+      <div>
+        <ul className="flex gap-1.5" aria-label="Stages">
+          {sheet.stages.map(({ id, name, state, detail }) => (
+            <li key={id} title={`${name}: ${state}, ${detail}`}>
+              <StateMark state={state} />
+              <span className="sr-only">
+                {name}: {state}
+              </span>
+            </li>
+          ))}
+        </ul>
+        {worst && (
+          <p className={`mt-1 flex items-start gap-1.5 text-sm ${snagColour[worst.level]}`}>
+            <span className="mt-0.5">
+              <SnagMark level={worst.level} size={14} />
+            </span>
+            <span>
+              <span className="font-semibold">{worst.what}</span>
+              <span className="text-muted"> ({counted(sheet.snags)})</span>
+            </span>
+          </p>
+        )}
+        <p className="mt-1 flex items-baseline justify-between gap-2">
+          <Link className="font-semibold text-copper underline underline-offset-4" to={`/runs/${run.id}/${sheet.next.stage}${sheet.next.at ? `?at=${sheet.next.at}` : ''}`}>
+            {sheet.next.text}
+          </Link>
+          <button className="shrink-0 text-sm text-muted underline underline-offset-4 hover:text-stop" aria-label={`Delete ${run.design.name}`} onClick={deleteRun}>
+            Delete
+          </button>
+        </p>
+      </div>
+    </li>
+  );
+}
+
+/** The run on a ruler of one line: zones below, joints as ticks. */
+function MiniLine({ sheet }: { sheet: Sheet }): ReactNode {
+  const [ref, width] = useWidth<HTMLDivElement>();
+  const scale = rulerScale(sheet.totalM, width);
+  const { spans } = sheet.route;
+  return (
+    <div ref={ref} className="my-1 h-6">
+      {width > 0 && (
+        <svg width={width} height={24} aria-hidden="true" className="-ml-3.5">
+          {spans.map(({ fromM, toM, zone }, k) => (
+            <rect key={k} x={scale(fromM)} y={4} width={Math.max(0, scale(k === spans.length - 1 ? sheet.totalM : Math.min(toM, sheet.totalM)) - scale(fromM))} height={16} fill={`var(--zone-${zone})`} />
+          ))}
+          {sheet.pieces.map(({ id, fromM, toM, kind }) => (
+            <path key={id} d={`M${scale(fromM)} 12H${Math.max(scale(toM), scale(fromM) + 3)}`} stroke={kind === 'assembly' ? 'var(--ink)' : 'var(--edge)'} strokeWidth={kind === 'assembly' ? 3 : 9} />
+          ))}
+          {sheet.joints.map(({ id, atM, snag, mating }) => (
+            <path key={id} d={`M${scale(atM)} 4V20`} stroke={mating.passes ? (snag === 'caution' ? 'var(--caution)' : 'var(--ink)') : 'var(--stop)'} strokeWidth={mating.passes ? 1.5 : 4} />
+          ))}
+        </svg>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,63 @@
+import { faceInFull, type JointSheet } from '@kobran/core';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { JointDrawing } from '../../faces/FaceDrawing.js';
+import { useOpenRun } from '../../runs/RunContext.js';
+import { FigureText } from '../../shell/FigureText.js';
+import { InsertMenu } from './InsertMenu.js';
+
+function Drawing({ joint }: { joint: JointSheet }): ReactNode {
+  return (
+    <>
+      <p className="text-sm text-muted">
+        {joint.between[0]} to {joint.between[1]} · {joint.zone}
+      </p>
+      <div className="mt-2 rounded border border-rule bg-paper p-1">
+        <JointDrawing left={joint.left} right={joint.right} width={276} height={104} />
+        <div className="flex justify-between gap-4 px-1 text-sm">
+          <span>{faceInFull(joint.left)}</span>
+          <span className="text-right">{faceInFull(joint.right)}</span>
+        </div>
+      </div>
+    </>
+  );
+}
+
+function Facts({ joint }: { joint: JointSheet }): ReactNode {
+  const { id, sheet } = useOpenRun();
+  const wrap = sheet.wraps.find(({ jointId }) => jointId === joint.id);
+  const rows: [string, ReactNode][] = [
+    ['Verdict', joint.mating.verdict],
+    ['Tighten', joint.torque],
+    ['Peak here', <FigureText key="peak" figure={joint.peak} />],
+    ['Rated', <FigureText key="limit" figure={joint.limit} />],
+    ['Good to', <FigureText key="top" figure={joint.maxFrequency} />],
+    ['Echo of this joint', <FigureText key="echo" figure={joint.echo} />],
+    ['Loss of this joint', <FigureText key="loss" figure={joint.loss} />],
+  ];
+  return (
+    <section className="mt-4">
+      <h3 className="text-sm text-muted">This joint</h3>
+      {joint.mating.verdict === 'mates' && <p>{joint.mating.reason}</p>}
+      <dl className="mt-1">
+        {rows.map(([label, value]) => (
+          <div key={label} className="flex justify-between gap-3 border-b border-rule py-1">
+            <dt className="text-muted">{label}</dt>
+            <dd className="text-right">{value}</dd>
+          </div>
+        ))}
+      </dl>
+      {wrap && (
+        <p className="mt-2">
+          <Link className="underline underline-offset-4" to={`/runs/${id}/seal`}>
+            {wrap.sealed ? 'Wrapped' : `Wrap: ${wrap.wrap.rubberPasses} ${wrap.wrap.rubberPasses === 1 ? 'pass' : 'passes'}`}
+          </Link>
+        </p>
+      )}
+      <InsertMenu at={joint.number - 1} />
+      <p className="mt-3 text-sm text-muted">Sources: {joint.standard}; loss typical, from memory</p>
+    </section>
+  );
+}
+
+export const JointInspector = { Drawing, Facts };

@@ -1,0 +1,86 @@
+import { formatFigure, formatSpread, latestReading, parseDecibels, parseResistance, type ProofSheet } from '@kobran/core';
+import type { ReactNode } from 'react';
+import { usePreferences } from '../../preferences/Preferences.js';
+import { useOpenRun } from '../../runs/RunContext.js';
+import { FigureText } from '../../shell/FigureText.js';
+import { QuantityField } from '../../shell/QuantityField.js';
+import { SignedBy } from '../../shell/SignedBy.js';
+import { StagePage } from '../../shell/StagePage.js';
+import { sayMoment } from '../../shell/dates.js';
+
+const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
+
+/** Expected against read, assembly by assembly, with a verdict in words beside each reading. */
+export function ProveScreen(): ReactNode {
+  const { sheet, editor } = useOpenRun();
+  const all = sheet.proofs.flatMap(({ expectations }) => expectations);
+  const read = all.filter(({ reading }) => reading);
+  const failed = read.filter(({ judgement }) => judgement?.verdict === 'fail');
+  const headline = all.length === 0 ? 'Nothing to read yet' : failed.length > 0 ? `${failed.length} of ${read.length} readings ${failed.length === 1 ? 'fails' : 'fail'}` : read.length === all.length ? 'Every reading is in, none fails' : `${all.length - read.length} of ${all.length} readings to take`;
+  return (
+    <StagePage headline={headline} reason="Read each assembly on its own, before it is joined. A good SWR is never a pass: a wet cable looks better than a dry one.">
+      {editor.design.antenna.dcShort && <p className="mb-3">With the antenna connected the run reads a short at direct current; {editor.design.antenna.name} joins pin and shell by design.</p>}
+      <div className="max-w-xs">
+        <SignedBy />
+      </div>
+      {sheet.proofs.map((proof) => (
+        <Proof key={proof.pieceId} proof={proof} />
+      ))}
+    </StagePage>
+  );
+}
+
+function Proof({ proof }: { proof: ProofSheet }): ReactNode {
+  const { writer, facts } = useOpenRun();
+  const { units } = usePreferences();
+  return (
+    <section className="mt-5" aria-label={proof.name}>
+      <h2 className="text-lg font-bold">{proof.name}</h2>
+      <ul className="divide-y divide-rule border-y border-rule">
+        {proof.expectations.map((expectation) => {
+          const { id, name, how, expected, judgement } = expectation;
+          const kept = latestReading(facts, proof.pieceId, id);
+          const isOhm = expected.unit === 'ohm';
+          return (
+            <li key={id} className="grid items-start gap-x-6 gap-y-2 py-3 sm:grid-cols-2 lg:grid-cols-[minmax(0,1.2fr)_11rem_11rem_minmax(0,1.2fr)]">
+              <div>
+                <h3 className="font-semibold">{name}</h3>
+                <p className="text-sm text-muted">{how}</p>
+              </div>
+              <div>
+                <p className="mb-1 text-sm text-muted">Expected</p>
+                <p className="pt-1.5">
+                  <FigureText figure={expected} />{' '}
+                  <span className="figures text-sm text-muted">{expected.value === Infinity ? 'above 100 MΩ' : formatSpread(expected, units)}</span>
+                </p>
+              </div>
+              <QuantityField
+                key={kept?.id ?? 'none'}
+                label="Read"
+                value={kept ? (kept.value ?? Infinity) : undefined}
+                format={(value) => formatFigure({ ...expected, value }, units)}
+                parse={isOhm ? parseResistance : parseDecibels}
+                placeholder={isOhm ? '0.3 ohm, OL' : '1.8 dB'}
+                onChange={(value) => writer.addReading({ pieceId: proof.pieceId, expectation: id, value: value === Infinity ? null : value })}
+              />
+              <div>
+                {judgement && (
+                  <p className={tone[judgement.verdict]}>
+                    <strong className="capitalize">{judgement.verdict}. </strong>
+                    {judgement.why}
+                  </p>
+                )}
+                {kept && (
+                  <p className="text-sm text-muted">
+                    {kept.by ? `${kept.by}, ` : ''}
+                    {sayMoment(kept.at)}
+                  </p>
+                )}
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

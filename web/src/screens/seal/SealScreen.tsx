@@ -1,0 +1,89 @@
+import { formatLength, type WrapSheet } from '@kobran/core';
+import type { ReactNode } from 'react';
+import { usePreferences } from '../../preferences/Preferences.js';
+import { useOpenRun } from '../../runs/RunContext.js';
+import { Schools } from '../../shell/Choice.js';
+import { FigureText } from '../../shell/FigureText.js';
+import { StagePage } from '../../shell/StagePage.js';
+import { DoneButton } from '../DoneButton.js';
+import { usePractice } from '../usePractice.js';
+import { WrapDrawing } from './WrapDrawing.js';
+
+/** Each exposed joint’s profile with its wrap, and the tape to tear off. */
+export function SealScreen(): ReactNode {
+  const { sheet } = useOpenRun();
+  const { units } = usePreferences();
+  const [practice, setPractice] = usePractice();
+  const open = sheet.wraps.filter(({ sealed }) => !sealed);
+  const tapeM = open.reduce((sum, { wrap }) => sum + wrap.rubber.value, 0);
+  const headline = sheet.wraps.length === 0 ? 'Every joint stays dry: nothing to wrap' : open.length === 0 ? 'Every exposed joint is wrapped' : `${open.length} ${open.length === 1 ? 'joint' : 'joints'} to wrap, ${formatLength(tapeM, { system: units })} of rubber tape`;
+  return (
+    <StagePage headline={headline} reason="Vinyl tape alone is not a seal, nor is plain heat-shrink. Never wrap a wet or frozen joint.">
+      {sheet.wraps.length > 0 && (
+        <div className="max-w-2xl">
+          <Schools
+            label="How hard the rubber is stretched"
+            value={practice.tapeStretch}
+            options={[
+              { value: 'a little', label: 'A little, 1.3 times', why: 'thicker layer, no risk of tearing' },
+              { value: 'hard', label: 'Hard, 1.8 times', why: 'fuses fastest; over-stretched it thins' },
+            ]}
+            onChange={(tapeStretch) => setPractice({ tapeStretch })}
+          />
+        </div>
+      )}
+      <ul className="mt-4 divide-y divide-rule border-y border-rule">
+        {sheet.wraps.map((wrap) => (
+          <Joint key={wrap.jointId} sheet={wrap} />
+        ))}
+      </ul>
+    </StagePage>
+  );
+}
+
+function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
+  const { wrap, number, between, zone, jointId } = sheet;
+  const { units } = usePreferences();
+  return (
+    <li className="grid gap-x-8 gap-y-3 py-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
+      <div className="min-w-0">
+        <h2 className="text-lg font-bold">
+          J{number}, {zone} <span className="font-normal text-muted">{between.join(' to ')}</span>
+        </h2>
+        <WrapDrawing sheet={sheet} />
+        <ol className="mt-2 list-decimal space-y-1 pl-5">
+          {wrap.instructions.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ol>
+      </div>
+      <div>
+        <dl>
+          {(
+            [
+              ['Rubber to tear off', <FigureText key="r" figure={wrap.rubber} className="text-lg font-bold" />],
+              ['Vinyl over it', <FigureText key="v" figure={wrap.vinyl} />],
+              ['Wrapped length', <FigureText key="l" figure={wrap.length} />],
+              ['Finished diameter', <FigureText key="d" figure={wrap.finishedDiameter} />],
+            ] as const
+          ).map(([label, value]) => (
+            <div key={label} className="flex items-baseline justify-between border-b border-rule py-1">
+              <dt className="text-muted">{label}</dt>
+              <dd>{value}</dd>
+            </div>
+          ))}
+        </dl>
+        <ol className="mt-2 text-sm text-muted">
+          {wrap.passes.map((pass, k) => (
+            <li key={k}>
+              Pass {k + 1}: {pass.tape.name}, {pass.turns.toFixed(1)} turns, {formatLength(pass.tapeM, { system: units, small: true, digits: 0 })}
+            </li>
+          ))}
+        </ol>
+        <div className="mt-3">
+          <DoneButton kind="sealed" about={jointId} label={`J${number} is wrapped`} done="Wrapped" text={`${wrap.rubberPasses} passes of rubber, vinyl over it`} />
+        </div>
+      </div>
+    </li>
+  );
+}

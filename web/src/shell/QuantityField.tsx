@@ -1,0 +1,67 @@
+import type { Problem, Result } from '@kobran/core';
+import { useId, useState, type ReactNode } from 'react';
+
+interface Props {
+  label: string;
+  /** The value in SI. */
+  value: number | undefined;
+  format: (value: number) => string;
+  parse: (text: string) => Result<number>;
+  onChange: (value: number) => void;
+  hint?: string;
+  hideLabel?: boolean;
+  placeholder?: string;
+}
+
+/**
+ * A field for a quantity with its unit. What cannot be read stays in the field with the reason; Escape brings the old value back.
+ */
+export function QuantityField({ label, value, format, parse, onChange, hint, hideLabel, placeholder }: Props): ReactNode {
+  const id = useId();
+  const [text, setText] = useState<string>();
+  const [problem, setProblem] = useState<Problem>();
+  const shown = text ?? (value === undefined ? '' : format(value));
+
+  function commit(): void {
+    if (text === undefined || (text.trim() === '' && value === undefined)) return;
+    const read = parse(text);
+    if (!read.ok) return setProblem(read.problem);
+    setText(undefined);
+    setProblem(undefined);
+    // What is shown is rounded: leaving it as it was must not change the value.
+    if (value === undefined || text !== format(value)) onChange(read.value);
+  }
+
+  function revert(): void {
+    setText(undefined);
+    setProblem(undefined);
+  }
+
+  return (
+    <div>
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-1 block text-sm text-muted'}>
+        {label}
+      </label>
+      <input
+        id={id}
+        className="field figures"
+        autoComplete="off"
+        value={shown}
+        placeholder={placeholder}
+        aria-invalid={problem !== undefined}
+        aria-describedby={problem || hint ? `${id}-more` : undefined}
+        onChange={({ target }) => setText(target.value)}
+        onBlur={commit}
+        onKeyDown={({ key }) => {
+          if (key === 'Enter') commit();
+          if (key === 'Escape') revert();
+        }}
+      />
+      {(problem ?? hint) && (
+        <p id={`${id}-more`} role={problem ? 'alert' : undefined} className={`mt-1 text-sm ${problem ? 'text-stop' : 'text-muted'}`}>
+          {problem ? `${problem.message} ${problem.remedy}` : hint}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+import { useId, useState, type ReactNode } from 'react';
+
+/** A line of text, taken over when the field is left; an empty one falls back to what stood there. */
+export function TextField({ label, value, onChange, maxLength, allowEmpty = false }: { label: string; value: string; onChange: (value: string) => void; maxLength: number; allowEmpty?: boolean }): ReactNode {
+  const id = useId();
+  const [text, setText] = useState<string>();
+  function commit(): void {
+    if (text === undefined) return;
+    const trimmed = text.trim();
+    setText(undefined);
+    if ((trimmed !== '' || allowEmpty) && trimmed !== value) onChange(trimmed);
+  }
+  return (
+    <div>
+      <label htmlFor={id} className="mb-1 block text-sm text-muted">
+        {label}
+      </label>
+      <input
+        id={id}
+        className="field"
+        value={text ?? value}
+        maxLength={maxLength}
+        onChange={({ target }) => setText(target.value)}
+        onBlur={commit}
+        onKeyDown={({ key }) => {
+          if (key === 'Enter') commit();
+          if (key === 'Escape') setText(undefined);
+        }}
+      />
+    </div>
+  );
+}
