@@ -19,7 +19,9 @@ export function run(command, args, options = {}) {
 
 /** Installs the packages of the lock file when they are missing or not those of the lock file. */
 export function install() {
-  const lock = createHash('sha256').update(readFileSync(`${root}package-lock.json`)).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(`${root}package-lock.json`))
+    .digest('hex');
   const stamp = `${root}node_modules/.kobran-lock`;
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   console.log('Installing packages…');
@@ -36,7 +38,11 @@ export function build() {
 
 /** Starts the built server and passes signals on to it, so that it stops cleanly. */
 export function serve(environment) {
-  const server = spawn(process.execPath, ['server/dist/main.js'], { cwd: root, stdio: 'inherit', env: { ...process.env, ...environment } });
+  const server = spawn(process.execPath, ['server/dist/main.js'], {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, ...environment },
+  });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
   server.on('exit', (code) => process.exit(code ?? 1));
 }

@@ -31,7 +31,10 @@ describe('kobran evaluate', () => {
   it('prints the sheet, arrays as lists', async () => {
     const { exitCode, json } = await kobran(['evaluate', example, '--points', '11']);
     expect(exitCode).toBe(0);
-    expect(json()).toMatchObject({ passes: true, headline: expect.stringContaining('reaches the antenna') as unknown });
+    expect(json()).toMatchObject({
+      passes: true,
+      headline: expect.stringContaining('reaches the antenna') as unknown,
+    });
     expect((json().sweep as { frequencyHz: number[] }).frequencyHz).toHaveLength(11);
   });
 
@@ -94,8 +97,19 @@ describe('kobran length', () => {
 
 describe('help', () => {
   const examples = async (): Promise<string[]> => {
-    const helps = await Promise.all([['evaluate', '--help'], ['mate', '--help'], ['length', '--help']].map((argv) => kobran(argv)));
-    return helps.flatMap(({ out }) => out.split('\n').filter((line) => line.startsWith('  npx kobran')).map((line) => line.trim()));
+    const helps = await Promise.all(
+      [
+        ['evaluate', '--help'],
+        ['mate', '--help'],
+        ['length', '--help'],
+      ].map((argv) => kobran(argv)),
+    );
+    return helps.flatMap(({ out }) =>
+      out
+        .split('\n')
+        .filter((line) => line.startsWith('  npx kobran'))
+        .map((line) => line.trim()),
+    );
   };
 
   it('every documented example runs, as a process', async () => {
@@ -103,7 +117,9 @@ describe('help', () => {
     expect(lines).toHaveLength(4);
     for (const line of lines) {
       const argv = [...line.matchAll(/"([^"]+)"|(\S+)/g)].map((m) => m[1] ?? m[2]).slice(2);
-      const { stdout } = await promisify(execFile)(process.execPath, ['cli/bin/kobran.js', ...argv], { cwd: root }).catch((error: { code: number; stdout: string }) => error);
+      const { stdout } = await promisify(execFile)(process.execPath, ['cli/bin/kobran.js', ...argv], {
+        cwd: root,
+      }).catch((error: { code: number; stdout: string }) => error);
       expect(JSON.parse(stdout)).toBeTruthy();
     }
   });

@@ -1,7 +1,23 @@
 import 'reflect-metadata';
 import { Practice, logKinds, type LogKind } from '@kobran/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsInt, IsISO8601, IsNumber, IsObject, IsOptional, IsString, IsUUID, Length, MaxLength, Min, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  MaxLength,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 
 /** What the web sends to the server. A design travels as plain JSON and is read by `readDesign` of core. */
 
@@ -57,7 +73,11 @@ export const JOB_FILE_SCHEMA = 'kobran-job/1';
 
 export class JobFileRun {
   @IsObject() design!: object;
-  @IsArray() @ArrayMaxSize(5000) @ValidateNested({ each: true }) @Type(() => AddReading) readings!: AddReading[];
+  @IsArray()
+  @ArrayMaxSize(5000)
+  @ValidateNested({ each: true })
+  @Type(() => AddReading)
+  readings!: AddReading[];
   @IsArray() @ArrayMaxSize(5000) @ValidateNested({ each: true }) @Type(() => AddLogEntry) log!: AddLogEntry[];
 }
 

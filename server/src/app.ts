@@ -40,7 +40,7 @@ export interface RunningApp {
   app: NestExpressApplication;
   logger: Logger;
   /** Stops taking requests, finishes those under way, closes the database. */
-  stop(): Promise<void>;
+  stop: () => Promise<void>;
 }
 
 /** Builds the application on an opened database; it does not listen yet. */
@@ -48,11 +48,20 @@ export async function createApp(config: Config): Promise<RunningApp> {
   const logger = pino({ level: config.logLevel });
   const database = await openDatabase(config.database);
   if (config.demo) await seedDemo(database.db);
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(database), { bodyParser: false, logger: ['error', 'warn'], forceCloseConnections: true });
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(database), {
+    bodyParser: false,
+    logger: ['error', 'warn'],
+    forceCloseConnections: true,
+  });
   app.disable('x-powered-by');
   app.use(onlyLoopback);
   app.use(strictHeaders());
-  app.use(pinoHttp({ logger, customLogLevel: (_, response, error) => (error || response.statusCode >= 500 ? 'error' : 'debug') }));
+  app.use(
+    pinoHttp({
+      logger,
+      customLogLevel: (_, response, error) => (error || response.statusCode >= 500 ? 'error' : 'debug'),
+    }),
+  );
   app.useBodyParser('json', { limit: BODY_LIMIT });
   app.useGlobalFilters(new ProblemFilter(logger));
   app.useGlobalPipes(contractPipe());
@@ -75,7 +84,12 @@ const loopbackHosts = new Set(['localhost', '127.0.0.1', '[::1]']);
 function onlyLoopback(request: Request, response: Response, next: NextFunction): void {
   const host = (request.headers.host ?? '').replace(/:\d+$/, '');
   if (loopbackHosts.has(host)) return next();
-  response.status(421).json({ code: 'host.refused', message: 'Kobran answers on this machine only.', where: 'Host', remedy: 'Open it as http://localhost with its port.' });
+  response.status(421).json({
+    code: 'host.refused',
+    message: 'Kobran answers on this machine only.',
+    where: 'Host',
+    remedy: 'Open it as http://localhost with its port.',
+  });
 }
 
 const strictHeaders = (): ReturnType<typeof helmet> =>
@@ -100,10 +114,16 @@ const strictHeaders = (): ReturnType<typeof helmet> =>
 /** The built web application; every path which is not the API’s and not a file is a screen of it. */
 function serveWeb(app: NestExpressApplication, folder: string): void {
   if (!existsSync(folder)) return;
-  app.useStaticAssets(join(folder, 'assets'), { prefix: '/assets/', immutable: true, maxAge: '1y', fallthrough: true });
+  app.useStaticAssets(join(folder, 'assets'), {
+    prefix: '/assets/',
+    immutable: true,
+    maxAge: '1y',
+    fallthrough: true,
+  });
   app.useStaticAssets(folder, { index: false });
   app.use((request: Request, response: Response, next: NextFunction) => {
-    const isScreen = request.method === 'GET' && !request.path.startsWith('/api') && !request.path.startsWith('/assets/');
+    const isScreen =
+      request.method === 'GET' && !request.path.startsWith('/api') && !request.path.startsWith('/assets/');
     if (!isScreen) return next();
     response.setHeader('Cache-Control', 'no-cache');
     response.sendFile(join(folder, 'index.html'));

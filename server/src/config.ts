@@ -21,10 +21,13 @@ const project = fileURLToPath(new URL('../..', import.meta.url));
  */
 export function readConfig(env: NodeJS.ProcessEnv): Config {
   const port = Number(env.PORT ?? 4780);
-  if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error(`PORT is “${env.PORT}”; give a number from 0 to 65535.`);
+  if (!Number.isInteger(port) || port < 0 || port > 65535)
+    throw new Error(`PORT is “${env.PORT}”; give a number from 0 to 65535.`);
   return {
     port,
-    database: env.DATABASE_URL ? { url: env.DATABASE_URL } : { folder: resolve(env.KOBRAN_DATA ?? `${project}.kobran/data`) },
+    database: env.DATABASE_URL
+      ? { url: env.DATABASE_URL }
+      : { folder: resolve(env.KOBRAN_DATA ?? `${project}.kobran/data`) },
     demo: env.KOBRAN_DEMO === '1',
     webFolder: `${project}web/dist`,
     logLevel: env.KOBRAN_LOG ?? 'info',

@@ -22,7 +22,10 @@ afterAll(() => {
 
 /** Starts the built server on a free port and gives its address. */
 async function start(): Promise<string> {
-  const child = spawn(process.execPath, [main], { env: { ...process.env, PORT: '0', KOBRAN_DATA: folder, KOBRAN_DEMO: '1', KOBRAN_LOG: 'silent' }, stdio: ['ignore', 'pipe', 'inherit'] });
+  const child = spawn(process.execPath, [main], {
+    env: { ...process.env, PORT: '0', KOBRAN_DATA: folder, KOBRAN_DEMO: '1', KOBRAN_LOG: 'silent' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   server = child;
   for await (const chunk of child.stdout) {
     const address = /http:\S+/.exec(String(chunk))?.[0];
@@ -38,18 +41,34 @@ async function kill(signal: NodeJS.Signals): Promise<number | null> {
   return (await ended)[0];
 }
 
-const read = async (address: string): Promise<RunDocument> => (await (await fetch(`${address}/api/runs/${runId}`)).json()) as RunDocument;
+const read = async (address: string): Promise<RunDocument> =>
+  (await (await fetch(`${address}/api/runs/${runId}`)).json()) as RunDocument;
 
 it('killed at any moment, it comes back with everything it acknowledged', async () => {
   let address = await start();
   const { version, design } = await read(address);
   let acknowledged = version;
   for (let k = 0; k < 5; k++) {
-    const answer = await fetch(`${address}/api/runs/${runId}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ version: acknowledged, design: { ...design, name: `Write ${k}` } }) });
+    const answer = await fetch(`${address}/api/runs/${runId}`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ version: acknowledged, design: { ...design, name: `Write ${k}` } }),
+    });
     acknowledged = ((await answer.json()) as RunDocument).version;
   }
-  const entry = { id: randomUUID(), kind: 'note', about: '', text: 'before the lights went out', by: 'Wenna', at: new Date().toISOString() };
-  const logged = await fetch(`${address}/api/runs/${runId}/log`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(entry) });
+  const entry = {
+    id: randomUUID(),
+    kind: 'note',
+    about: '',
+    text: 'before the lights went out',
+    by: 'Wenna',
+    at: new Date().toISOString(),
+  };
+  const logged = await fetch(`${address}/api/runs/${runId}/log`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(entry),
+  });
   expect(logged.status).toBe(204);
   await kill('SIGKILL');
 

@@ -4,13 +4,28 @@ import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import classTransformer from 'class-transformer/cjs/storage.js';
 
 /** The body’s schema is that of its contract class, drawn from the validation rules themselves. */
-export const schemaOf = ({ name }: { name: string }): ApiBodyOptions => ({ schema: { $ref: `#/components/schemas/${name}` } });
+export const schemaOf = ({ name }: { name: string }): ApiBodyOptions => ({
+  schema: { $ref: `#/components/schemas/${name}` },
+});
 
 /** Serves the description of the API at /api/docs and as JSON at /api/docs-json. */
 export function serveOpenApi(app: INestApplication): void {
-  const config = new DocumentBuilder().setTitle('Kobran').setDescription('Jobs, runs, readings and log. Every error is {code, message, where, remedy}.').setVersion('1').build();
+  const config = new DocumentBuilder()
+    .setTitle('Kobran')
+    .setDescription('Jobs, runs, readings and log. Every error is {code, message, where, remedy}.')
+    .setVersion('1')
+    .build();
   const document = SwaggerModule.createDocument(app, config);
-  const schemas = validationMetadatasToSchemas({ classTransformerMetadataStorage: classTransformer.defaultMetadataStorage, refPointerPrefix: '#/components/schemas/' });
-  const described: OpenAPIObject = { ...document, components: { ...document.components, schemas: schemas as NonNullable<NonNullable<OpenAPIObject['components']>['schemas']> } };
+  const schemas = validationMetadatasToSchemas({
+    classTransformerMetadataStorage: classTransformer.defaultMetadataStorage,
+    refPointerPrefix: '#/components/schemas/',
+  });
+  const described: OpenAPIObject = {
+    ...document,
+    components: {
+      ...document.components,
+      schemas: schemas as NonNullable<NonNullable<OpenAPIObject['components']>['schemas']>,
+    },
+  };
   SwaggerModule.setup('api/docs', app, described);
 }

@@ -9,7 +9,9 @@ import { Unreachable } from './api/client.js';
 import { PreferencesProvider } from './preferences/Preferences.js';
 
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: (count, error) => error instanceof Unreachable && count < 2, staleTime: 5_000 } },
+  defaultOptions: {
+    queries: { retry: (count, error) => error instanceof Unreachable && count < 2, staleTime: 5_000 },
+  },
 });
 
 const root = document.getElementById('root');

@@ -15,18 +15,23 @@ describe('the tube for a run', () => {
   });
 
   // √(2·P·Z0·SWR): 100 W, 50 ohm, SWR 2 makes 141.4 V peak.
-  it('rests on the peak voltage of the net power', () => expect(chooseTube(100, 50, 2).peak.value).toBeCloseTo(141.42, 2));
+  it('rests on the peak voltage of the net power', () =>
+    expect(chooseTube(100, 50, 2).peak.value).toBeCloseTo(141.42, 2));
 
   // Tolerance 20 %: IEC 61643-311, from memory.
   it('holds, and no lower standard tube would', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.1, max: 1500, noNaN: true }), fc.double({ min: 1, max: 3, noNaN: true }), (watts, swr) => {
-        const { tubeV, needed } = chooseTube(watts, 50, swr);
-        if (tubeV === undefined) return;
-        expect(lowestFiringV(tubeV)).toBeGreaterThanOrEqual(needed.value);
-        const lower = gasTubeVolts[gasTubeVolts.indexOf(tubeV) - 1];
-        if (lower) expect(lowestFiringV(lower)).toBeLessThan(needed.value);
-      }),
+      fc.property(
+        fc.double({ min: 0.1, max: 1500, noNaN: true }),
+        fc.double({ min: 1, max: 3, noNaN: true }),
+        (watts, swr) => {
+          const { tubeV, needed } = chooseTube(watts, 50, swr);
+          if (tubeV === undefined) return;
+          expect(lowestFiringV(tubeV)).toBeGreaterThanOrEqual(needed.value);
+          const lower = gasTubeVolts[gasTubeVolts.indexOf(tubeV) - 1];
+          if (lower) expect(lowestFiringV(lower)).toBeLessThan(needed.value);
+        },
+      ),
     );
   });
 

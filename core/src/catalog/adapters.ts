@@ -47,7 +47,8 @@ const common: [FaceCode, FaceCode, 'right angle'?][] = [
   ['bnc-plug', 'bnc-jack', 'right angle'],
 ];
 
-const bodyLengthMm = ({ series, body }: Face): number => seriesById[series][body === 'plug' ? 'plugLengthMm' : 'jackLengthMm'];
+const bodyLengthMm = ({ series, body }: Face): number =>
+  seriesById[series][body === 'plug' ? 'plugLengthMm' : 'jackLengthMm'];
 const topHz = ({ series, impedanceOhm }: Face): number =>
   seriesById[series].variants.find((v) => v.impedanceOhm === impedanceOhm)?.maxFrequencyHz ?? 0;
 

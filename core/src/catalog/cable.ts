@@ -31,4 +31,5 @@ export interface Cable {
 }
 
 /** Outer diameter over the braid, mm: the braid adds about 0.7 mm (one braid) or 1.2 mm (two). Common practice. */
-export const braidMm = (cable: Cable): number => cable.dielectricMm + (cable.shieldKind === 'two braids' ? 1.2 : 0.7);
+export const braidMm = (cable: Cable): number =>
+  cable.dielectricMm + (cable.shieldKind === 'two braids' ? 1.2 : 0.7);

@@ -3,6 +3,8 @@ import type { Cable } from './cable.js';
 const fromMemory = 'nominal, from memory; attenuation fitted to handbook tables';
 
 /** Nominal coaxial cables by generic or military designation; popular low-loss cables by size class. */
+// A table of data reads better with each cable in a few lines.
+// prettier-ignore
 export const cables: Cable[] = [
   {
     id: 'rg58', name: 'RG-58C/U', impedanceOhm: 50, velocityFactor: 0.66,

@@ -1,23 +1,41 @@
 import { describe, expect, it } from 'vitest';
 import { fitCable } from '../fit/index.js';
 import { SPEED_OF_LIGHT, attenuationDbPer100M } from '../line/index.js';
-import { catalog, entry, faceCode, faceName, faceOf, faces, gasTubeVolts, hexDiesMm, isReverse, parseFace, seriesById } from './index.js';
+import {
+  catalog,
+  entry,
+  faceCode,
+  faceName,
+  faceOf,
+  faces,
+  gasTubeVolts,
+  hexDiesMm,
+  isReverse,
+  parseFace,
+  seriesById,
+} from './index.js';
 
 const cables = [...catalog.cables.values()];
 
 describe('cables agree with the physics of a coaxial line', () => {
   // C' = 1/(Z0·VF·c): Pozar, Microwave Engineering; Ramo, Whinnery, Van Duzer.
-  it.each(cables.map((cable) => [cable.name, cable] as const))('%s: capacitance follows from impedance and velocity', (_, cable) => {
-    const pf = 1e12 / (cable.impedanceOhm * cable.velocityFactor * SPEED_OF_LIGHT);
-    expect(Math.abs(cable.capacitancePfPerM - pf) / pf).toBeLessThan(0.02);
-  });
+  it.each(cables.map((cable) => [cable.name, cable] as const))(
+    '%s: capacitance follows from impedance and velocity',
+    (_, cable) => {
+      const pf = 1e12 / (cable.impedanceOhm * cable.velocityFactor * SPEED_OF_LIGHT);
+      expect(Math.abs(cable.capacitancePfPerM - pf) / pf).toBeLessThan(0.02);
+    },
+  );
 
   // Z0 = 59.96/√εr · ln(D/d), VF = 1/√εr; a stranded centre counts 0.94 of its circle. Same texts; nominal diameters ±8 %.
-  it.each(cables.map((cable) => [cable.name, cable] as const))('%s: impedance follows from diameters', (_, cable) => {
-    const d = cable.centreMm * (cable.centreKind === 'stranded' ? 0.94 : 1);
-    const z0 = 59.96 * cable.velocityFactor * Math.log(cable.dielectricMm / d);
-    expect(Math.abs(z0 - cable.impedanceOhm) / cable.impedanceOhm).toBeLessThan(0.08);
-  });
+  it.each(cables.map((cable) => [cable.name, cable] as const))(
+    '%s: impedance follows from diameters',
+    (_, cable) => {
+      const d = cable.centreMm * (cable.centreKind === 'stranded' ? 0.94 : 1);
+      const z0 = 59.96 * cable.velocityFactor * Math.log(cable.dielectricMm / d);
+      expect(Math.abs(z0 - cable.impedanceOhm) / cable.impedanceOhm).toBeLessThan(0.08);
+    },
+  );
 
   // Handbook tables of attenuation, from memory: dB per 100 m at 100 MHz, ±12 %.
   it.each([
@@ -27,12 +45,16 @@ describe('cables agree with the physics of a coaxial line', () => {
     ['c400', 4.1],
     ['rg6', 6.6],
   ])('%s at 100 MHz', (id, expected) => {
-    expect(Math.abs(attenuationDbPer100M(entry(catalog.cables, id), 100e6) - expected) / expected).toBeLessThan(0.12);
+    expect(
+      Math.abs(attenuationDbPer100M(entry(catalog.cables, id), 100e6) - expected) / expected,
+    ).toBeLessThan(0.12);
   });
 
   it('every cable’s layers lie over each other', () => {
     for (const { centreMm, dielectricMm, jacketMm, bendOnceMm, bendRepeatedMm } of cables) {
-      expect([centreMm, dielectricMm, jacketMm]).toEqual([centreMm, dielectricMm, jacketMm].toSorted((a, b) => a - b));
+      expect([centreMm, dielectricMm, jacketMm]).toEqual(
+        [centreMm, dielectricMm, jacketMm].toSorted((a, b) => a - b),
+      );
       expect(bendRepeatedMm).toBeGreaterThan(bendOnceMm);
     }
   });
@@ -44,10 +66,17 @@ describe('faces', () => {
     ['bnc', 4e9],
     ['n', 11e9],
     ['sma', 18e9],
-  ] as const)('%s is good to its standard’s frequency', (id, hz) => expect(seriesById[id].variants[0].maxFrequencyHz).toBe(hz));
+  ] as const)('%s is good to its standard’s frequency', (id, hz) =>
+    expect(seriesById[id].variants[0].maxFrequencyHz).toBe(hz),
+  );
 
   it('reverse polarity keeps the body and swaps the contact', () => {
-    expect(faceOf('rp-sma-plug')).toEqual({ series: 'sma', body: 'plug', contact: 'socket', impedanceOhm: 50 });
+    expect(faceOf('rp-sma-plug')).toEqual({
+      series: 'sma',
+      body: 'plug',
+      contact: 'socket',
+      impedanceOhm: 50,
+    });
     expect(faceName(faceOf('rp-sma-jack'))).toBe('RP-SMA jack');
     expect(isReverse(faceOf('sma-jack'))).toBe(false);
   });
@@ -65,7 +94,9 @@ describe('faces', () => {
     ['SO-239', 'uhf-jack'],
     ['N 75 plug', 'n75-plug'],
     ['bnc 50 jack', 'bnc-jack'],
-  ])('%s is understood', (words, code) => expect(parseFace(words)).toEqual({ ok: true, value: faceOf(code) }));
+  ])('%s is understood', (words, code) =>
+    expect(parseFace(words)).toEqual({ ok: true, value: faceOf(code) }),
+  );
 
   it('an unknown face is refused with the known ones', () => {
     expect(parseFace('XYZ plug')).toMatchObject({ ok: false, problem: { code: 'face.unknown' } });
@@ -75,7 +106,9 @@ describe('faces', () => {
 describe('parts', () => {
   // Issue of the shop: every common size has a crimp and a gland part. Die sizes: common practice, no source.
   it.each(['rg58', 'rg8x', 'rg213'])('%s has a crimp and a gland part', (id) => {
-    const styles = [...catalog.parts.values()].filter((part) => fitCable(part, entry(catalog.cables, id)).verdict === 'fits').map(({ style }) => style);
+    const styles = [...catalog.parts.values()]
+      .filter((part) => fitCable(part, entry(catalog.cables, id)).verdict === 'fits')
+      .map(({ style }) => style);
     expect(new Set(styles)).toEqual(new Set(['crimp', 'gland']));
   });
 
@@ -94,7 +127,9 @@ describe('parts', () => {
     for (const { faces: codes, maxFrequencyHz } of catalog.adapters.values()) {
       for (const code of codes) {
         const { series, impedanceOhm } = faceOf(code);
-        expect(maxFrequencyHz).toBeLessThanOrEqual(seriesById[series].variants.find((v) => v.impedanceOhm === impedanceOhm)?.maxFrequencyHz ?? 0);
+        expect(maxFrequencyHz).toBeLessThanOrEqual(
+          seriesById[series].variants.find((v) => v.impedanceOhm === impedanceOhm)?.maxFrequencyHz ?? 0,
+        );
       }
     }
   });

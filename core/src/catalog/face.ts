@@ -31,7 +31,9 @@ const allFaces: Map<FaceCode, Face> = new Map();
 for (const series of Object.values(seriesById)) {
   for (const { impedanceOhm } of series.variants) {
     for (const body of ['plug', 'jack'] as const) {
-      for (const reverse of series.reverseExists && impedanceOhm === defaultImpedance(series.id) ? [false, true] : [false]) {
+      for (const reverse of series.reverseExists && impedanceOhm === defaultImpedance(series.id)
+        ? [false, true]
+        : [false]) {
         const contact: Contact = (body === 'plug') !== reverse ? 'pin' : 'socket';
         const face: Face = { series: series.id, body, contact, impedanceOhm };
         allFaces.set(faceCode(face), face);
@@ -53,7 +55,8 @@ export function faceOf(code: FaceCode): Face {
 /** The face as the trade says it: `RP-SMA plug`, `N 75 jack`, `PL-259 (UHF plug)` is said `UHF plug`. */
 export function faceName(face: Face): string {
   const { name, variants } = seriesById[face.series];
-  const ohms = variants.length > 1 && face.impedanceOhm !== variants[0].impedanceOhm ? ` ${face.impedanceOhm}` : '';
+  const ohms =
+    variants.length > 1 && face.impedanceOhm !== variants[0].impedanceOhm ? ` ${face.impedanceOhm}` : '';
   return `${isReverse(face) ? 'RP-' : ''}${name}${ohms} ${face.body}`;
 }
 
@@ -68,8 +71,19 @@ const aliases: Record<string, FaceCode> = { 'pl-259': 'uhf-plug', 'so-239': 'uhf
  * @example parseFace('PL-259') // the UHF plug
  */
 export function parseFace(text: string): Result<Face> {
-  const key = text.trim().toLowerCase().replace(/\s+/g, '-').replace(/-(50|75)-/, '$1-').replace(/50-/, '-').replace(/--/g, '-');
+  const key = text
+    .trim()
+    .toLowerCase()
+    .replace(/\s+/g, '-')
+    .replace(/-(50|75)-/, '$1-')
+    .replace(/50-/, '-')
+    .replace(/--/g, '-');
   const face = faces.get(aliases[key] ?? key);
   if (face) return ok(face);
-  return fail('face.unknown', `“${text}” is not a face Kobran knows.`, 'face', `Use one of ${[...faces.keys()].join(', ')}.`);
+  return fail(
+    'face.unknown',
+    `“${text}” is not a face Kobran knows.`,
+    'face',
+    `Use one of ${[...faces.keys()].join(', ')}.`,
+  );
 }

@@ -13,7 +13,8 @@ export interface Catalog {
   arresters: ReadonlyMap<string, Arrester>;
 }
 
-const byId = <T extends { id: string }>(items: T[]): ReadonlyMap<string, T> => new Map(items.map((item) => [item.id, item]));
+const byId = <T extends { id: string }>(items: T[]): ReadonlyMap<string, T> =>
+  new Map(items.map((item) => [item.id, item]));
 
 /** The catalogue which ships with Kobran. */
 export const catalog: Catalog = {

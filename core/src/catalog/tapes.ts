@@ -12,6 +12,22 @@ export interface Tape {
 const nominal = 'nominal, common practice, no source';
 
 export const tapes: Record<'rubber38' | 'vinyl19', Tape> = {
-  rubber38: { id: 'rubber38', name: 'self-fusing rubber, 38 mm', kind: 'rubber', widthMm: 38, thicknessMm: 0.76, rollM: 9.1, source: nominal },
-  vinyl19: { id: 'vinyl19', name: 'UV-stable vinyl, 19 mm', kind: 'vinyl', widthMm: 19, thicknessMm: 0.18, rollM: 20, source: nominal },
+  rubber38: {
+    id: 'rubber38',
+    name: 'self-fusing rubber, 38 mm',
+    kind: 'rubber',
+    widthMm: 38,
+    thicknessMm: 0.76,
+    rollM: 9.1,
+    source: nominal,
+  },
+  vinyl19: {
+    id: 'vinyl19',
+    name: 'UV-stable vinyl, 19 mm',
+    kind: 'vinyl',
+    widthMm: 19,
+    thicknessMm: 0.18,
+    rollM: 20,
+    source: nominal,
+  },
 };

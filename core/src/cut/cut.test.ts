@@ -9,7 +9,10 @@ const rg213 = entry(catalog.cables, 'rg213');
 describe('electrical length', () => {
   // First principles with c of the SI: quarter wave at 27.2 MHz, VF 0.695: 1.915 m. Shop constant, common practice: 1.82 m, about 6 ft.
   it('a quarter wave at 27.2 MHz by both schools', () => {
-    const { exactM, shopM, differenceM, differenceDeg } = compareSchools({ frequencyHz: 27.2e6, degrees: 90 }, 0.695);
+    const { exactM, shopM, differenceM, differenceDeg } = compareSchools(
+      { frequencyHz: 27.2e6, degrees: 90 },
+      0.695,
+    );
     expect(exactM).toBeCloseTo(1.915, 3);
     expect(shopM).toBeCloseTo(1.82, 2);
     expect(differenceM).toBeCloseTo(exactM - shopM, 12);
@@ -18,17 +21,25 @@ describe('electrical length', () => {
 
   it('length and degrees are inverse, and linear', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1e6, max: 3e9, noNaN: true }), fc.double({ min: 1, max: 7200, noNaN: true }), fc.double({ min: 0.5, max: 1, noNaN: true }), (frequencyHz, degrees, vf) => {
-        const length = physicalLengthM({ frequencyHz, degrees }, vf);
-        expect(electricalDegrees(length, frequencyHz, vf)).toBeCloseTo(degrees, 6);
-        expect(physicalLengthM({ frequencyHz, degrees: 2 * degrees }, vf)).toBeCloseTo(2 * length, 6);
-      }),
+      fc.property(
+        fc.double({ min: 1e6, max: 3e9, noNaN: true }),
+        fc.double({ min: 1, max: 7200, noNaN: true }),
+        fc.double({ min: 0.5, max: 1, noNaN: true }),
+        (frequencyHz, degrees, vf) => {
+          const length = physicalLengthM({ frequencyHz, degrees }, vf);
+          expect(electricalDegrees(length, frequencyHz, vf)).toBeCloseTo(degrees, 6);
+          expect(physicalLengthM({ frequencyHz, degrees: 2 * degrees }, vf)).toBeCloseTo(2 * length, 6);
+        },
+      ),
     );
   });
 });
 
 describe('what to cut', () => {
-  const ends: [ReturnType<typeof part>, ReturnType<typeof part>] = [part('uhf-plug-crimp-10mm'), part('uhf-plug-crimp-10mm')];
+  const ends: [ReturnType<typeof part>, ReturnType<typeof part>] = [
+    part('uhf-plug-crimp-10mm'),
+    part('uhf-plug-crimp-10mm'),
+  ];
 
   it('a matched run: length does not matter, and each UHF tip takes 6 mm more cable', () => {
     const sheet = cutSheet({ cable: rg213, ends, lengthM: 10, school: 'exact', frequencyHz: 30e6 });
@@ -52,7 +63,8 @@ describe('what to cut', () => {
 
   it('the shop’s school is the shorter one', () => {
     const target = { frequencyHz: 7e6, degrees: 180 };
-    const by = (school: 'exact' | 'shop') => cutSheet({ cable: rg213, ends, lengthM: 1, target, school, frequencyHz: 7e6 }).finished.value;
+    const by = (school: 'exact' | 'shop') =>
+      cutSheet({ cable: rg213, ends, lengthM: 1, target, school, frequencyHz: 7e6 }).finished.value;
     expect(by('shop')).toBeLessThan(by('exact'));
   });
 });

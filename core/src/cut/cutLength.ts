@@ -1,7 +1,12 @@
 import type { Cable, Part } from '../catalog/index.js';
 import { stripGauge } from '../make/stripGauge.js';
 import { figure, type Figure } from '../quantity/index.js';
-import { compareSchools, electricalDegrees, type ElectricalTarget, type Schools } from './electricalLength.js';
+import {
+  compareSchools,
+  electricalDegrees,
+  type ElectricalTarget,
+  type Schools,
+} from './electricalLength.js';
 
 /** Everything a cutter needs for one assembly. */
 export interface CutSheet {
@@ -57,8 +62,13 @@ export function cutSheet({ cable, ends, lengthM, target, school, frequencyHz }: 
   );
   if (!target) {
     return {
-      finished: figure(lengthM, 'm', 'the design', 0.005),
-      cut: figure(lengthM - behindM, 'm', 'finished length less what the connectors add beyond the cable’s ends', 0.005),
+      finished: figure(lengthM, 'cut', 'the design', 0.005),
+      cut: figure(
+        lengthM - behindM,
+        'cut',
+        'finished length less what the connectors add beyond the cable’s ends',
+        0.005,
+      ),
       planes,
       degrees,
       why: 'Length does not matter here: the run is matched, so it only costs loss. Cut to reach.',
@@ -69,8 +79,20 @@ export function cutSheet({ cable, ends, lengthM, target, school, frequencyHz }: 
   const finishedM = wantedM - connectorsM * cable.velocityFactor;
   const longFirstM = Math.max(0.025, finishedM * VELOCITY_TOLERANCE);
   return {
-    finished: figure(finishedM, 'm', school === 'exact' ? 'VF·c/f·degrees/360 less the connectors' : '468/f(MHz) ft · VF less the connectors', wantedM * VELOCITY_TOLERANCE),
-    cut: figure(finishedM - behindM + longFirstM, 'm', 'finished length, ends, and long by the velocity factor’s tolerance: trim down to it', 0.002),
+    finished: figure(
+      finishedM,
+      'cut',
+      school === 'exact'
+        ? 'VF·c/f·degrees/360 less the connectors'
+        : '468/f(MHz) ft · VF less the connectors',
+      wantedM * VELOCITY_TOLERANCE,
+    ),
+    cut: figure(
+      finishedM - behindM + longFirstM,
+      'cut',
+      'finished length, ends, and long by the velocity factor’s tolerance: trim down to it',
+      0.002,
+    ),
     planes,
     degrees,
     electrical: { ...schools, target, longFirstM, connectorsM },
@@ -79,5 +101,5 @@ export function cutSheet({ cable, ends, lengthM, target, school, frequencyHz }: 
 }
 
 /** Electrical length of both connectors, m of free-space line. */
-const connectorElectricalM = (ends: [Part, Part]): number => (ends[0].electricalMm + ends[1].electricalMm) / 1000;
-
+const connectorElectricalM = (ends: [Part, Part]): number =>
+  (ends[0].electricalMm + ends[1].electricalMm) / 1000;

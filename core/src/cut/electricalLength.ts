@@ -42,5 +42,10 @@ export function compareSchools(target: ElectricalTarget, velocityFactor: number)
   const exactM = physicalLengthM(target, velocityFactor);
   const shopM = shopLengthM(target, velocityFactor);
   const differenceM = exactM - shopM;
-  return { exactM, shopM, differenceM, differenceDeg: electricalDegrees(differenceM, target.frequencyHz, velocityFactor) };
+  return {
+    exactM,
+    shopM,
+    differenceM,
+    differenceDeg: electricalDegrees(differenceM, target.frequencyHz, velocityFactor),
+  };
 }

@@ -1,3 +1,9 @@
-export { SHOP_CONSTANT_FT_MHZ, compareSchools, electricalDegrees, physicalLengthM, shopLengthM } from './electricalLength.js';
+export {
+  SHOP_CONSTANT_FT_MHZ,
+  compareSchools,
+  electricalDegrees,
+  physicalLengthM,
+  shopLengthM,
+} from './electricalLength.js';
 export type { ElectricalTarget, Schools } from './electricalLength.js';
 export { VELOCITY_TOLERANCE, cutEndBehindPlaneM, cutSheet, type CutSheet } from './cutLength.js';

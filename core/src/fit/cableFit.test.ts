@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { catalog, entry } from '../catalog/index.js';
 import { fitCable } from './index.js';
 
-const fit = (part: string, cable: string): ReturnType<typeof fitCable> => fitCable(entry(catalog.parts, part), entry(catalog.cables, cable));
+const fit = (part: string, cable: string): ReturnType<typeof fitCable> =>
+  fitCable(entry(catalog.parts, part), entry(catalog.cables, cable));
 
 // Trade facts, common practice, no source: size groups of 5, 6 and 10 mm cable.
 describe('does this part fit this cable?', () => {

@@ -49,12 +49,22 @@ function choosePin(part: Part, cable: Cable): PinBore {
  */
 export function fitCable(part: Part, cable: Cable): CableFit {
   const pin = choosePin(part, cable);
-  const centre = gap('pin bore over the centre conductor', pin.boreMm, cable.centreMm, part.style === 'compression' ? [-1, 1] : play.pin);
+  const centre = gap(
+    'pin bore over the centre conductor',
+    pin.boreMm,
+    cable.centreMm,
+    part.style === 'compression' ? [-1, 1] : play.pin,
+  );
   const gaps: Gap[] = [
     { ...centre, verdict: centre.verdict === 'fits' ? 'fits' : 'wrong pin' },
     gap('body bore over the dielectric', part.bodyBoreMm, cable.dielectricMm, play.dielectric),
     gap('braid over the neck', part.neckOuterMm, cable.dielectricMm, play.braid),
-    gap(`${part.style === 'crimp' ? 'ferrule' : 'gland'} over the jacket`, part.ferruleBoreMm, Math.max(cable.jacketMm, braidMm(cable)), play.jacket),
+    gap(
+      `${part.style === 'crimp' ? 'ferrule' : 'gland'} over the jacket`,
+      part.ferruleBoreMm,
+      Math.max(cable.jacketMm, braidMm(cable)),
+      play.jacket,
+    ),
   ];
   const bad = gaps.filter((g) => g.verdict !== 'fits');
   const worst = bad.sort((x, y) => Math.abs(y.gapMm) - Math.abs(x.gapMm))[0];

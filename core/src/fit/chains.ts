@@ -21,7 +21,12 @@ const joins = (a: Face, b: Face): boolean => mate(a, b).verdict === 'mates';
  * @param most longest chain tried
  * @returns all chains of the shortest length that works, shortest bodies first; none when nothing joins them
  */
-export function adapterChains(from: Face, to: Face, adapters: Iterable<Adapter>, most = 2): TurnedAdapter[][] {
+export function adapterChains(
+  from: Face,
+  to: Face,
+  adapters: Iterable<Adapter>,
+  most = 2,
+): TurnedAdapter[][] {
   const turned = [...adapters].flatMap((adapter): TurnedAdapter[] => [
     { adapter, reversed: false },
     { adapter, reversed: true },
@@ -38,4 +43,5 @@ export function adapterChains(from: Face, to: Face, adapters: Iterable<Adapter>,
   return [];
 }
 
-const bodyMm = (chain: TurnedAdapter[]): number => chain.reduce((sum, { adapter }) => sum + adapter.lengthMm + (adapter.rightAngle ? 50 : 0), 0);
+const bodyMm = (chain: TurnedAdapter[]): number =>
+  chain.reduce((sum, { adapter }) => sum + adapter.lengthMm + (adapter.rightAngle ? 50 : 0), 0);

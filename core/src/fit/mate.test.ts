@@ -75,6 +75,10 @@ describe('adapter chains', () => {
   });
 
   it('joins a UHF port to a BNC cable with the one adapter every bag has', () => {
-    expect(adapterChains(faceOf('uhf-jack'), faceOf('bnc-plug'), catalog.adapters.values())[0].map(({ adapter }) => adapter.id)).toEqual(['uhf-plug-to-bnc-jack']);
+    expect(
+      adapterChains(faceOf('uhf-jack'), faceOf('bnc-plug'), catalog.adapters.values())[0].map(
+        ({ adapter }) => adapter.id,
+      ),
+    ).toEqual(['uhf-plug-to-bnc-jack']);
   });
 });

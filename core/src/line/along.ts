@@ -70,7 +70,10 @@ interface Sample {
   envelopeV: number;
 }
 
-const slice = (line: LineElement, fraction: number): LineElement => ({ ...line, lengthM: line.lengthM * fraction });
+const slice = (line: LineElement, fraction: number): LineElement => ({
+  ...line,
+  lengthM: line.lengthM * fraction,
+});
 
 const matrix = new Float64Array(8);
 const column = new Float64Array(8);

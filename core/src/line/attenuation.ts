@@ -21,7 +21,8 @@ export const matchedLossDb = (law: Law, frequencyHz: number, lengthM: number): n
   (attenuationDbPer100M(law, frequencyHz) * lengthM) / 100;
 
 /** Attenuation constant, neper per metre. */
-export const attenuationNeper = (law: Law, frequencyHz: number): number => attenuationDbPer100M(law, frequencyHz) / 100 / DB_PER_NEPER;
+export const attenuationNeper = (law: Law, frequencyHz: number): number =>
+  attenuationDbPer100M(law, frequencyHz) / 100 / DB_PER_NEPER;
 
 /** Phase constant β = 2πf / (VF c), rad/m. */
 export const phaseConstant = (velocityFactor: number, frequencyHz: number): number =>

@@ -72,8 +72,26 @@ export const contactOhm = (dbPerSqrtGhz: number, frequencyHz: number): number =>
 
 /** product = left · right, all 8-number ABCD matrices; `product` may be `left`. */
 export function multiplyAbcd(left: Abcd, right: Abcd, product: Abcd): void {
-  const [ar, ai, br, bi, cr, ci, dr, di] = [left[0], left[1], left[2], left[3], left[4], left[5], left[6], left[7]];
-  const [er, ei, fr, fi, gr, gi, hr, hi] = [right[0], right[1], right[2], right[3], right[4], right[5], right[6], right[7]];
+  const [ar, ai, br, bi, cr, ci, dr, di] = [
+    left[0],
+    left[1],
+    left[2],
+    left[3],
+    left[4],
+    left[5],
+    left[6],
+    left[7],
+  ];
+  const [er, ei, fr, fi, gr, gi, hr, hi] = [
+    right[0],
+    right[1],
+    right[2],
+    right[3],
+    right[4],
+    right[5],
+    right[6],
+    right[7],
+  ];
   product[0] = ar * er - ai * ei + br * gr - bi * gi;
   product[1] = ar * ei + ai * er + br * gi + bi * gr;
   product[2] = ar * fr - ai * fi + br * hr - bi * hi;

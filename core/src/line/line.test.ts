@@ -3,7 +3,20 @@ import { complex, cosh, sinh, multiply, add, divide, type Complex as MathComplex
 import { describe, expect, it } from 'vitest';
 import { catalog, entry } from '../catalog/index.js';
 import {
-  along, averagePowerW, cascade, matchedLossDb, peakVoltageFromForward, peakVoltageFromNet, phaseConstant, reflectionDb, reflectionFromSwr, sweep, swrFromReflection, totalLossDb, type Element, type PlacedElement,
+  along,
+  averagePowerW,
+  cascade,
+  matchedLossDb,
+  peakVoltageFromForward,
+  peakVoltageFromNet,
+  phaseConstant,
+  reflectionDb,
+  reflectionFromSwr,
+  sweep,
+  swrFromReflection,
+  totalLossDb,
+  type Element,
+  type PlacedElement,
 } from './index.js';
 
 const cable = (id: string, lengthM: number): Element => {
@@ -20,8 +33,14 @@ const anyElement: fc.Arbitrary<Element> = fc.oneof(
     k1: fc.double({ min: 0, max: 3, noNaN: true }),
     k2: fc.double({ min: 0, max: 0.03, noNaN: true }),
   }),
-  fc.record({ kind: fc.constant('contact' as const), dbPerSqrtGhz: fc.double({ min: 0, max: 0.5, noNaN: true }) }),
-  fc.record({ kind: fc.constant('shunt capacitance' as const), farad: fc.double({ min: 1e-13, max: 1e-10, noNaN: true }) }),
+  fc.record({
+    kind: fc.constant('contact' as const),
+    dbPerSqrtGhz: fc.double({ min: 0, max: 0.5, noNaN: true }),
+  }),
+  fc.record({
+    kind: fc.constant('shunt capacitance' as const),
+    farad: fc.double({ min: 1e-13, max: 1e-10, noNaN: true }),
+  }),
 );
 const anyCascade = fc.array(anyElement, { minLength: 1, maxLength: 12 });
 const anyHz = fc.double({ min: 1e6, max: 1e9, noNaN: true });
@@ -29,7 +48,7 @@ const anyHz = fc.double({ min: 1e6, max: 1e9, noNaN: true });
 describe('published relations', () => {
   // Total loss with SWR: The ARRL Antenna Book. A 3 dB line shows a load SWR of 3.0 as about 1.67 at the radio.
   it('a 3 dB line hides SWR 3 as 1.67', () => {
-    const seen = reflectionFromSwr(3) * 10 ** (-2 * 3 / 20);
+    const seen = reflectionFromSwr(3) * 10 ** ((-2 * 3) / 20);
     expect(swrFromReflection(seen)).toBeCloseTo(1.67, 2);
     const line: Element = { kind: 'line', z0Ohm: 50, velocityFactor: 0.66, lengthM: 100, k1: 3, k2: 0 };
     const { reflection } = sweep([line], { re: 150, im: 0 }, new Float64Array([1e6]));
@@ -38,11 +57,23 @@ describe('published relations', () => {
 
   it('the cascade turns into heat what the total-loss formula says', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1.01, max: 10, noNaN: true }), fc.double({ min: 1, max: 80, noNaN: true }), anyHz, (swr, lengthM, hz) => {
-        const { heatLossDb } = sweep([cable('rg58', lengthM)], { re: 50 * swr, im: 0 }, new Float64Array([hz]));
-        const expected = totalLossDb(matchedLossDb(entry(catalog.cables, 'rg58'), hz, lengthM), reflectionFromSwr(swr));
-        expect(heatLossDb[0]).toBeCloseTo(expected, 6);
-      }),
+      fc.property(
+        fc.double({ min: 1.01, max: 10, noNaN: true }),
+        fc.double({ min: 1, max: 80, noNaN: true }),
+        anyHz,
+        (swr, lengthM, hz) => {
+          const { heatLossDb } = sweep(
+            [cable('rg58', lengthM)],
+            { re: 50 * swr, im: 0 },
+            new Float64Array([hz]),
+          );
+          const expected = totalLossDb(
+            matchedLossDb(entry(catalog.cables, 'rg58'), hz, lengthM),
+            reflectionFromSwr(swr),
+          );
+          expect(heatLossDb[0]).toBeCloseTo(expected, 6);
+        },
+      ),
     );
   });
 
@@ -51,10 +82,17 @@ describe('published relations', () => {
 
   it('peak voltage from net and from forward power agree at the same operating point', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 0.95, noNaN: true }), fc.double({ min: 1, max: 2000, noNaN: true }), (magnitude, forwardW) => {
-        const netW = forwardW * (1 - magnitude ** 2);
-        expect(peakVoltageFromNet(netW, 50, swrFromReflection(magnitude))).toBeCloseTo(peakVoltageFromForward(forwardW, 50, magnitude), 6);
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 0.95, noNaN: true }),
+        fc.double({ min: 1, max: 2000, noNaN: true }),
+        (magnitude, forwardW) => {
+          const netW = forwardW * (1 - magnitude ** 2);
+          expect(peakVoltageFromNet(netW, 50, swrFromReflection(magnitude))).toBeCloseTo(
+            peakVoltageFromForward(forwardW, 50, magnitude),
+            6,
+          );
+        },
+      ),
     );
   });
 
@@ -95,12 +133,22 @@ describe('laws of a passive line', () => {
 
   it('never delivers more than it takes, whatever the load', () => {
     fc.assert(
-      fc.property(anyCascade, anyHz, fc.double({ min: 1, max: 500, noNaN: true }), fc.double({ min: -300, max: 300, noNaN: true }), (elements, hz, re, im) => {
-        const { heatLossDb, transmissionDb, reflection } = sweep(elements, { re, im }, new Float64Array([hz]));
-        expect(heatLossDb[0]).toBeGreaterThan(-1e-9);
-        expect(transmissionDb[0]).toBeLessThan(1e-9);
-        expect(reflection[0]).toBeLessThanOrEqual(1 + 1e-12);
-      }),
+      fc.property(
+        anyCascade,
+        anyHz,
+        fc.double({ min: 1, max: 500, noNaN: true }),
+        fc.double({ min: -300, max: 300, noNaN: true }),
+        (elements, hz, re, im) => {
+          const { heatLossDb, transmissionDb, reflection } = sweep(
+            elements,
+            { re, im },
+            new Float64Array([hz]),
+          );
+          expect(heatLossDb[0]).toBeGreaterThan(-1e-9);
+          expect(transmissionDb[0]).toBeLessThan(1e-9);
+          expect(reflection[0]).toBeLessThanOrEqual(1 + 1e-12);
+        },
+      ),
     );
   });
 
@@ -119,16 +167,25 @@ describe('laws of a passive line', () => {
 describe('against complex arithmetic of another hand', () => {
   it('a cable’s input impedance', () => {
     fc.assert(
-      fc.property(anyHz, fc.double({ min: 0.1, max: 60, noNaN: true }), fc.double({ min: 5, max: 400, noNaN: true }), fc.double({ min: -200, max: 200, noNaN: true }), (hz, lengthM, re, im) => {
-        const rg8x = entry(catalog.cables, 'rg8x');
-        const alpha = matchedLossDb(rg8x, hz, 1) / (20 / Math.LN10);
-        const gl = complex(alpha * lengthM, phaseConstant(rg8x.velocityFactor, hz) * lengthM);
-        const zl = complex(re, im);
-        const zin = divide(add(multiply(zl, cosh(gl)), multiply(50, sinh(gl))), add(cosh(gl), divide(multiply(zl, sinh(gl)), 50))) as MathComplex;
-        const gamma = divide(add(zin, -50), add(zin, 50)) as MathComplex;
-        const { reflection } = sweep([cable('rg8x', lengthM)], { re, im }, new Float64Array([hz]));
-        expect(reflection[0]).toBeCloseTo(Math.hypot(gamma.re, gamma.im), 8);
-      }),
+      fc.property(
+        anyHz,
+        fc.double({ min: 0.1, max: 60, noNaN: true }),
+        fc.double({ min: 5, max: 400, noNaN: true }),
+        fc.double({ min: -200, max: 200, noNaN: true }),
+        (hz, lengthM, re, im) => {
+          const rg8x = entry(catalog.cables, 'rg8x');
+          const alpha = matchedLossDb(rg8x, hz, 1) / (20 / Math.LN10);
+          const gl = complex(alpha * lengthM, phaseConstant(rg8x.velocityFactor, hz) * lengthM);
+          const zl = complex(re, im);
+          const zin = divide(
+            add(multiply(zl, cosh(gl)), multiply(50, sinh(gl))),
+            add(cosh(gl), divide(multiply(zl, sinh(gl)), 50)),
+          ) as MathComplex;
+          const gamma = divide(add(zin, -50), add(zin, 50)) as MathComplex;
+          const { reflection } = sweep([cable('rg8x', lengthM)], { re, im }, new Float64Array([hz]));
+          expect(reflection[0]).toBeCloseTo(Math.hypot(gamma.re, gamma.im), 8);
+        },
+      ),
     );
   });
 });
@@ -144,7 +201,12 @@ describe('along the run', () => {
   };
 
   it('starts at the radio, ends at the antenna, and power only falls', () => {
-    const run = along(place([cable('rg58', 10), { kind: 'contact', dbPerSqrtGhz: 0.1 }, cable('rg213', 20)]), { re: 75, im: 0 }, 150e6, 25);
+    const run = along(
+      place([cable('rg58', 10), { kind: 'contact', dbPerSqrtGhz: 0.1 }, cable('rg213', 20)]),
+      { re: 75, im: 0 },
+      150e6,
+      25,
+    );
     expect(run.distanceM[0]).toBe(0);
     expect(run.distanceM.at(-1)).toBeCloseTo(30, 9);
     for (let k = 1; k < run.netW.length; k++) {

@@ -8,7 +8,8 @@ export const reflectionDb = (z1: number, z2: number): number => returnLossDb(ref
 export const returnLossDb = (magnitude: number): number => -20 * Math.log10(magnitude);
 
 /** Standing-wave ratio of a reflection magnitude 0..1; infinite at 1. */
-export const swrFromReflection = (magnitude: number): number => (magnitude >= 1 ? Infinity : (1 + magnitude) / (1 - magnitude));
+export const swrFromReflection = (magnitude: number): number =>
+  magnitude >= 1 ? Infinity : (1 + magnitude) / (1 - magnitude);
 
 /** Reflection magnitude of a standing-wave ratio at or above 1. */
 export const reflectionFromSwr = (swr: number): number => (swr === Infinity ? 1 : (swr - 1) / (swr + 1));
@@ -30,7 +31,8 @@ export function totalLossDb(matchedLossDb: number, loadReflection: number): numb
  * Peak voltage at a standing-wave maximum from the power *delivered* (net), V.
  * `sqrt(2 P Z0 SWR)`; standard transmission-line theory.
  */
-export const peakVoltageFromNet = (netW: number, z0Ohm: number, swr: number): number => Math.sqrt(2 * netW * z0Ohm * swr);
+export const peakVoltageFromNet = (netW: number, z0Ohm: number, swr: number): number =>
+  Math.sqrt(2 * netW * z0Ohm * swr);
 
 /**
  * Peak voltage at a standing-wave maximum from the *forward* power, V.

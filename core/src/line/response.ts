@@ -40,7 +40,12 @@ export function cascade(elements: readonly Element[], frequencyHz: number): Abcd
  * @param frequenciesHz frequencies, Hz, any spacing
  * @param referenceOhm impedance of the source and of the reflection
  */
-export function sweep(elements: readonly Element[], load: Complex, frequenciesHz: Float64Array, referenceOhm = 50): Response {
+export function sweep(
+  elements: readonly Element[],
+  load: Complex,
+  frequenciesHz: Float64Array,
+  referenceOhm = 50,
+): Response {
   const count = frequenciesHz.length;
   const result: Response = {
     frequencyHz: frequenciesHz,

@@ -47,7 +47,11 @@ export function cardFor(part: Part, cable: Cable, system: UnitSystem): Card | un
 }
 
 /** What may stop a step: parts to confirm, a reading to take. Returns the sentence, or nothing when the way is free. */
-export function stepBlocked(step: Step, confirmed: readonly string[], readingOk: boolean | undefined): string | undefined {
+export function stepBlocked(
+  step: Step,
+  confirmed: readonly string[],
+  readingOk: boolean | undefined,
+): string | undefined {
   const missing = step.confirm?.filter(({ id }) => !confirmed.includes(id)) ?? [];
   if (missing.length > 0) return `Confirm first: ${missing.map(({ name }) => name).join(', ')}.`;
   if (step.reading && readingOk === undefined) return 'Take the reading first.';

@@ -18,7 +18,9 @@ export const slideOn = ({ part }: RecipeInput, ids: string[]): Step => {
     name: 'Slide on',
     title: `Slide on ${listed(items.map((item) => item.name))}`,
     how: 'In this order, each the right way round, well back from the end.',
-    looksRight: items.map(({ name, direction }) => `${name}${direction ? `: ${direction}` : ' on the cable'}`),
+    looksRight: items.map(
+      ({ name, direction }) => `${name}${direction ? `: ${direction}` : ' on the cable'}`,
+    ),
     goesWrong: ['forgotten or back to front: the finished end has to be cut off'],
     confirm: items.map(({ id, name, direction }) => ({ id, name, ...(direction ? { direction } : {}) })),
   };
@@ -40,7 +42,10 @@ export const jacket = ({ gauge, small }: RecipeInput): Step => ({
   title: `Take the jacket off, ${small(gauge.jacketCutMm)} back from the cut`,
   how: 'Score it all round, do not press to the braid. Flex until it parts, pull it off straight.',
   looksRight: ['braid bright and whole, no strand cut', 'edge square, jacket end smooth'],
-  goesWrong: ['a ring of cut strands: the crimp holds nothing; start again', 'black or wet braid: cut back until it is bright and dry'],
+  goesWrong: [
+    'a ring of cut strands: the crimp holds nothing; start again',
+    'black or wet braid: cut back until it is bright and dry',
+  ],
   caution: 'Blade away from the thumb.',
   gauge: 'jacket',
 });

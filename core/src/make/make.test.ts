@@ -2,8 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { catalog, entry } from '../catalog/index.js';
 import { cardFor, stepBlocked, stripGauge } from './index.js';
 
-const gaugeOf = (part: string, cable: string) => stripGauge(entry(catalog.parts, part), entry(catalog.cables, cable));
-const stretch = (part: string, cable: string, layer: string): number => gaugeOf(part, cable).stretches.find((s) => s.layer === layer)?.lengthMm ?? 0;
+const gaugeOf = (part: string, cable: string) =>
+  stripGauge(entry(catalog.parts, part), entry(catalog.cables, cable));
+const stretch = (part: string, cable: string, layer: string): number =>
+  gaugeOf(part, cable).stretches.find((s) => s.layer === layer)?.lengthMm ?? 0;
 
 /** Every part on every cable it fits, as cards. */
 const cards = [...catalog.parts.values()].flatMap((part) =>
@@ -17,12 +19,14 @@ const cards = [...catalog.parts.values()].flatMap((part) =>
 
 // Common practice, no source, for every figure of this block.
 describe('strip lengths the trade knows', () => {
-  it('crimp UHF: braid about 10 mm (3/8 in)', () => expect(Math.abs(stretch('uhf-plug-crimp-10mm', 'rg213', 'braid') - 9.525)).toBeLessThanOrEqual(0.5));
+  it('crimp UHF: braid about 10 mm (3/8 in)', () =>
+    expect(Math.abs(stretch('uhf-plug-crimp-10mm', 'rg213', 'braid') - 9.525)).toBeLessThanOrEqual(0.5));
   it('crimp UHF: the end is about 6 mm longer than the connector', () => {
     const { jacketCutMm } = gaugeOf('uhf-plug-crimp-10mm', 'rg213');
     expect(jacketCutMm - entry(catalog.parts, 'uhf-plug-crimp-10mm').jacketToPlaneMm).toBeCloseTo(6, 1);
   });
-  it('gland N: about 20 mm of jacket', () => expect(Math.abs(gaugeOf('n-plug-gland-10mm', 'rg213').jacketCutMm - 20)).toBeLessThanOrEqual(1));
+  it('gland N: about 20 mm of jacket', () =>
+    expect(Math.abs(gaugeOf('n-plug-gland-10mm', 'rg213').jacketCutMm - 20)).toBeLessThanOrEqual(1));
   it('BNC on 2.5 mm cable: centre and braid about 6 mm each', () => {
     expect(stretch('bnc-plug-crimp-25mm', 'rg316', 'centre')).toBeCloseTo(6, 0);
     expect(stretch('bnc-plug-crimp-25mm', 'rg316', 'braid')).toBeCloseTo(6, 0);
@@ -32,7 +36,10 @@ describe('strip lengths the trade knows', () => {
 describe('every gauge', () => {
   it.each(cards)('%s: positive, sums to the jacket cut, fits inside the part', (_, { gauge, part }) => {
     for (const { lengthMm } of gauge.stretches) expect(lengthMm).toBeGreaterThan(0);
-    expect(gauge.stretches.reduce((sum, { lengthMm }) => sum + lengthMm, 0)).toBeCloseTo(gauge.jacketCutMm, 9);
+    expect(gauge.stretches.reduce((sum, { lengthMm }) => sum + lengthMm, 0)).toBeCloseTo(
+      gauge.jacketCutMm,
+      9,
+    );
     expect(gauge.jacketCutMm - part.proudMm).toBeLessThanOrEqual(part.jacketToPlaneMm + 1e-9);
     const diameters = [...gauge.stretches.map(({ diameterMm }) => diameterMm), gauge.jacketMm];
     expect(diameters).toEqual(diameters.toSorted((a, b) => a - b));
@@ -41,7 +48,9 @@ describe('every gauge', () => {
 
 describe('every card', () => {
   it('covers crimp UHF, crimp BNC and gland N', () => {
-    expect(new Set(cards.map(([, { recipe }]) => recipe))).toEqual(new Set(['crimp-uhf', 'crimp-pin', 'gland']));
+    expect(new Set(cards.map(([, { recipe }]) => recipe))).toEqual(
+      new Set(['crimp-uhf', 'crimp-pin', 'gland']),
+    );
   });
 
   it.each(cards)('%s: checks stand before the point of no return', (_, { steps, pointOfNoReturn, train }) => {
@@ -55,23 +64,35 @@ describe('every card', () => {
   });
 
   it.each(cards)('%s: what slides on is in the train, in its order', (_, { steps, train }) => {
-    const order = steps.flatMap(({ confirm }) => confirm ?? []).map(({ id }) => train.findIndex((item) => item.id === id));
+    const order = steps
+      .flatMap(({ confirm }) => confirm ?? [])
+      .map(({ id }) => train.findIndex((item) => item.id === id));
     expect(order).toEqual(order.toSorted((a, b) => a - b));
     expect(order).not.toContain(-1);
   });
 
   it('hurtful steps carry their caution', () => {
     for (const [, { steps }] of cards) {
-      for (const step of steps.filter(({ timerS, id }) => timerS !== undefined || id === 'jacket' || id === 'crimp')) expect(step.caution).toBeTruthy();
+      for (const step of steps.filter(
+        ({ timerS, id }) => timerS !== undefined || id === 'jacket' || id === 'crimp',
+      ))
+        expect(step.caution).toBeTruthy();
     }
   });
 
   it('speaks the units of the shop', () => {
-    const titles = cardFor(entry(catalog.parts, 'uhf-plug-crimp-10mm'), entry(catalog.cables, 'rg213'), 'imperial')?.steps.map(({ title }) => title);
+    const titles = cardFor(
+      entry(catalog.parts, 'uhf-plug-crimp-10mm'),
+      entry(catalog.cables, 'rg213'),
+      'imperial',
+    )?.steps.map(({ title }) => title);
     expect(titles).toContain('Take the jacket off, 1 23/32 in back from the cut');
   });
 
-  it('has none for a family without a recipe', () => expect(cardFor(entry(catalog.parts, 'f-plug-compression-6mm75'), entry(catalog.cables, 'rg59'), 'metric')).toBeUndefined());
+  it('has none for a family without a recipe', () =>
+    expect(
+      cardFor(entry(catalog.parts, 'f-plug-compression-6mm75'), entry(catalog.cables, 'rg59'), 'metric'),
+    ).toBeUndefined());
 });
 
 describe('a step lets go on only when it may', () => {

@@ -58,7 +58,9 @@ function partAsGauge(part: Part): string {
   if (part.proudMm > 0 && part.style !== 'compression') {
     return `Lay the connector beside the cable, its tip ${part.proudMm} mm short of the cut end. The jacket ends where the neck ends.`;
   }
-  if (part.style === 'gland') return 'Lay the top-hat beside the cable: the braid shows for its length. The conductor shows for the depth of the pin.';
-  if (part.style === 'compression') return 'Hold the bladed tool’s stop against the cut end; its two blades are the gauge.';
+  if (part.style === 'gland')
+    return 'Lay the top-hat beside the cable: the braid shows for its length. The conductor shows for the depth of the pin.';
+  if (part.style === 'compression')
+    return 'Hold the bladed tool’s stop against the cut end; its two blades are the gauge.';
   return 'Lay the neck beside the cable: the braid shows for its length. Hold the pin beside the conductor: its bore shows how much to bare.';
 }

@@ -17,5 +17,6 @@ describe('readings asked for on a card', () => {
     expect(judge(cardExpectation(reading, rg213, 12), ohm).verdict).toBe(verdict);
   });
 
-  it('continuity counts the centre alone', () => expect(cardExpectation('continuity', rg213, 1000).expected.value).toBeCloseTo(5.9, 9));
+  it('continuity counts the centre alone', () =>
+    expect(cardExpectation('continuity', rg213, 1000).expected.value).toBeCloseTo(5.9, 9));
 });

@@ -8,9 +8,14 @@ import { expectations, type Expectation } from './expectations.js';
  * @param reading a short or insulation check (centre to shell, far end open), or continuity (centre to centre)
  * @param lengthM length of the cable measured through, m
  */
-export function cardExpectation(reading: 'short check' | 'continuity' | 'insulation', cable: Cable, lengthM: number): Expectation {
+export function cardExpectation(
+  reading: 'short check' | 'continuity' | 'insulation',
+  cable: Cable,
+  lengthM: number,
+): Expectation {
   const [loop, insulation] = expectations(cable, lengthM, []);
-  if (reading !== 'continuity') return { ...insulation, id: reading, name: 'Centre to shell', how: 'Far end open.' };
+  if (reading !== 'continuity')
+    return { ...insulation, id: reading, name: 'Centre to shell', how: 'Far end open.' };
   const centre = (cable.innerOhmPerKm * lengthM) / 1000;
   const spread = centre * 0.15 + 0.1;
   return {

@@ -47,7 +47,12 @@ export function expectations(cable: Cable, lengthM: number, frequenciesHz: reado
       test: 'loop resistance',
       name: 'Loop resistance',
       how: `Join pin and shell at the far end, measure at the near one. Zero the meter’s leads first.`,
-      expected: figure(loop, 'ohm', `DC ohm/km of ${cable.name}, ${formatLength(lengthM, { system: 'metric' })}, 20 °C`, spread),
+      expected: figure(
+        loop,
+        'ohm',
+        `DC ohm/km of ${cable.name}, ${formatLength(lengthM, { system: 'metric' })}, 20 °C`,
+        spread,
+      ),
       least: Math.max(0, loop - spread),
       most: loop + spread,
     },
@@ -87,24 +92,47 @@ export function judge(expectation: Expectation, value: number): ReadingJudgement
 }
 
 function judgeLoop({ least, most }: Expectation, ohm: number): ReadingJudgement {
-  if (ohm < least) return { verdict: 'fail', why: 'Lower than the copper allows: a short before the far end, or the wrong cable.' };
+  if (ohm < least)
+    return {
+      verdict: 'fail',
+      why: 'Lower than the copper allows: a short before the far end, or the wrong cable.',
+    };
   if (ohm <= most) return { verdict: 'pass', why: 'As the copper of this length should be.' };
-  if (ohm <= most * 1.25) return { verdict: 'marginal', why: 'A little high: clean the contacts, zero the leads and read again.' };
-  if (ohm > 1000 * Math.max(most, 0.01)) return { verdict: 'fail', why: 'Open or nearly so: a broken conductor, a pin not home, or the far end is not joined. Check the unit too.' };
+  if (ohm <= most * 1.25)
+    return { verdict: 'marginal', why: 'A little high: clean the contacts, zero the leads and read again.' };
+  if (ohm > 1000 * Math.max(most, 0.01))
+    return {
+      verdict: 'fail',
+      why: 'Open or nearly so: a broken conductor, a pin not home, or the far end is not joined. Check the unit too.',
+    };
   return { verdict: 'fail', why: 'Too high: a cold joint, a pin not home, or a corroded braid.' };
 }
 
 function judgeInsulation({ least }: Expectation, ohm: number): ReadingJudgement {
   if (ohm >= least) return { verdict: 'pass', why: 'Open, as it should be.' };
-  if (ohm >= least / 10) return { verdict: 'marginal', why: 'Leaky: damp or flux on the insulator. Dry, clean and read again.' };
-  if (ohm < 100) return { verdict: 'fail', why: 'Shorted: a whisker or melted insulation. Open the end nearer to the short first.' };
+  if (ohm >= least / 10)
+    return { verdict: 'marginal', why: 'Leaky: damp or flux on the insulator. Dry, clean and read again.' };
+  if (ohm < 100)
+    return {
+      verdict: 'fail',
+      why: 'Shorted: a whisker or melted insulation. Open the end nearer to the short first.',
+    };
   return { verdict: 'fail', why: 'Far too low: water or a carbon track. Do not transmit into it.' };
 }
 
 function judgeLoss({ expected, least, most }: Expectation, db: number): ReadingJudgement {
   const loss = Math.abs(db);
-  if (loss < least) return { verdict: 'fail', why: 'Less than this cable can lose: check the set-up, the length or the cable type.' };
-  if (loss <= most) return { verdict: 'pass', why: `Within ${(most - expected.value).toFixed(2)} dB of the computed loss.` };
-  if (loss <= most + 0.3) return { verdict: 'marginal', why: 'A little more than computed: look at both ends, read again.' };
-  return { verdict: 'fail', why: 'Too lossy: water, corroded braid, or not the cable it is called. A good SWR does not clear it.' };
+  if (loss < least)
+    return {
+      verdict: 'fail',
+      why: 'Less than this cable can lose: check the set-up, the length or the cable type.',
+    };
+  if (loss <= most)
+    return { verdict: 'pass', why: `Within ${(most - expected.value).toFixed(2)} dB of the computed loss.` };
+  if (loss <= most + 0.3)
+    return { verdict: 'marginal', why: 'A little more than computed: look at both ends, read again.' };
+  return {
+    verdict: 'fail',
+    why: 'Too lossy: water, corroded braid, or not the cable it is called. A good SWR does not clear it.',
+  };
 }

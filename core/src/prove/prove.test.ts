@@ -20,7 +20,8 @@ describe('what the meter should show', () => {
   });
 
   // Handbook tables, from memory: RG-58 loses about 2.0 dB in 10 m at 146 MHz.
-  it('insertion loss is that of the tables', () => expect(named('insertion loss').expected.value).toBeCloseTo(2.0, 0));
+  it('insertion loss is that of the tables', () =>
+    expect(named('insertion loss').expected.value).toBeCloseTo(2.0, 0));
 });
 
 describe('a reading is judged in words', () => {

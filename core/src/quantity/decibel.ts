@@ -11,12 +11,23 @@ export function parseDecibels(text: string): Result<number> {
   const split = splitTerms(text, 'level');
   if (!split.ok) return split;
   const [term, extra] = split.value;
-  if (extra) return fail('level.two-numbers', 'There is a second number.', place(extra.at), 'Type one number in dB.');
+  if (extra)
+    return fail('level.two-numbers', 'There is a second number.', place(extra.at), 'Type one number in dB.');
   if (!['', 'db'].includes(term.unit.toLowerCase())) {
-    return fail('level.unknown-unit', `“${term.unit}” is not decibels.`, place(term.at), 'Type a number, or a number and dB.');
+    return fail(
+      'level.unknown-unit',
+      `“${term.unit}” is not decibels.`,
+      place(term.at),
+      'Type a number, or a number and dB.',
+    );
   }
   if (!(Math.abs(term.value) <= 200)) {
-    return fail('level.too-large', `${term.value} dB is beyond any meter.`, place(term.at), 'Check the figure; ±200 dB is accepted.');
+    return fail(
+      'level.too-large',
+      `${term.value} dB is beyond any meter.`,
+      place(term.at),
+      'Check the figure; ±200 dB is accepted.',
+    );
   }
   return ok(term.value);
 }

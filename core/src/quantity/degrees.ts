@@ -8,5 +8,11 @@ import { parseScaled } from './scaled.js';
  * @example parseDegrees('0.25 wave') // { ok: true, value: 90 }
  */
 export function parseDegrees(text: string): Result<number> {
-  return parseScaled(text.replace(/°/g, ' deg'), { kind: 'angle', units: { deg: 1, wave: 360, waves: 360 }, bare: 'deg', most: 36_000, mostSaid: 'a hundred waves' });
+  return parseScaled(text.replace(/°/g, ' deg'), {
+    kind: 'angle',
+    units: { deg: 1, wave: 360, waves: 360 },
+    bare: 'deg',
+    most: 36_000,
+    mostSaid: 'a hundred waves',
+  });
 }

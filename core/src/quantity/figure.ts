@@ -4,12 +4,13 @@ import { formatLength, type UnitSystem } from './length.js';
 import { formatPower } from './power.js';
 import { formatResistance } from './resistance.js';
 
-export type FigureUnit = 'm' | 'mm' | 'Hz' | 'W' | 'V' | 'dB' | 'ohm' | 'deg' | 'ratio' | 'count' | 'minute';
+export type FigureUnit =
+  'm' | 'cut' | 'mm' | 'Hz' | 'W' | 'V' | 'dB' | 'ohm' | 'deg' | 'ratio' | 'count' | 'minute';
 
 /** A number which can answer for itself: unit, spread and where it comes from. */
 export interface Figure {
   value: number;
-  /** Lengths are metres (`m`) or, for things measured with a rule, metres shown small (`mm`). */
+  /** Lengths are metres whatever the unit: `m`, `cut` to the millimetre or 1/16 in, `mm` for things measured with a rule. */
   unit: FigureUnit;
   /** Half-width of the interval the true value is expected in, same unit. */
   plusMinus?: number;
@@ -36,6 +37,8 @@ export function formatFigure({ value, unit }: Figure, system: UnitSystem): strin
   switch (unit) {
     case 'm':
       return formatLength(value, { system });
+    case 'cut':
+      return formatLength(value, { system, digits: 3 });
     case 'mm':
       return formatLength(value, { system, small: true, fraction: 32 });
     case 'Hz':

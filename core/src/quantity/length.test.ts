@@ -71,11 +71,17 @@ describe('writing a length', () => {
 
   it('reads back what it writes, within half of the last digit', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.11, max: 900, noNaN: true }), fc.constantFrom(16 as const, 32 as const), (value, fraction) => {
-        expect(Math.abs(metres(formatLength(value, { system: 'metric' })) - value)).toBeLessThanOrEqual(0.00501);
-        const imperial = formatLength(value, { system: 'imperial', fraction });
-        expect(Math.abs(metres(imperial) - value)).toBeLessThanOrEqual(0.0254 / fraction / 2 + 1e-9);
-      }),
+      fc.property(
+        fc.double({ min: 0.11, max: 900, noNaN: true }),
+        fc.constantFrom(16 as const, 32 as const),
+        (value, fraction) => {
+          expect(Math.abs(metres(formatLength(value, { system: 'metric' })) - value)).toBeLessThanOrEqual(
+            0.00501,
+          );
+          const imperial = formatLength(value, { system: 'imperial', fraction });
+          expect(Math.abs(metres(imperial) - value)).toBeLessThanOrEqual(0.0254 / fraction / 2 + 1e-9);
+        },
+      ),
     );
   });
 });

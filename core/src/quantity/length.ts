@@ -50,17 +50,37 @@ export function parseLength(
   for (const term of split.value) {
     const unit = term.unit.toLowerCase() || (split.value.length === 1 ? (options.unit ?? '') : '');
     if (unit === '') {
-      return fail('length.no-unit', 'The length has a number without a unit.', place(term.at), 'Add m, cm, mm, ft or in.');
+      return fail(
+        'length.no-unit',
+        'The length has a number without a unit.',
+        place(term.at),
+        'Add m, cm, mm, ft or in.',
+      );
     }
     const scale = metresPer[unit];
     if (scale === undefined) {
-      return fail('length.unknown-unit', `“${term.unit}” is not a unit of length.`, place(term.at), 'Use m, cm, mm, km, ft or in.');
+      return fail(
+        'length.unknown-unit',
+        `“${term.unit}” is not a unit of length.`,
+        place(term.at),
+        'Use m, cm, mm, km, ft or in.',
+      );
     }
     if (term.value < 0) {
-      return fail('length.negative', 'A length cannot be negative.', place(term.at), 'Leave the minus sign out.');
+      return fail(
+        'length.negative',
+        'A length cannot be negative.',
+        place(term.at),
+        'Leave the minus sign out.',
+      );
     }
     if (scale >= previous) {
-      return fail('length.order', 'The larger unit comes first, each once.', place(term.at), `Write it like 12' 6 1/2".`);
+      return fail(
+        'length.order',
+        'The larger unit comes first, each once.',
+        place(term.at),
+        `Write it like 12' 6 1/2".`,
+      );
     }
     previous = scale;
     metres += term.value * scale;
@@ -69,7 +89,12 @@ export function parseLength(
     return fail('length.zero', 'The length is zero.', place(0), 'Type a length above zero.');
   }
   if (!(metres <= LONGEST_M)) {
-    return fail('length.too-long', `${metres.toPrecision(3)} m is longer than any run.`, place(0), 'Check the unit; 10 km is the limit.');
+    return fail(
+      'length.too-long',
+      `${metres.toPrecision(3)} m is longer than any run.`,
+      place(0),
+      'Check the unit; 10 km is the limit.',
+    );
   }
   return ok(metres);
 }

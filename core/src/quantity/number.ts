@@ -43,7 +43,8 @@ const termPattern =
  */
 export function splitTerms(text: string, kind: string): Result<Term[]> {
   const plain = plainText(text);
-  if (plain === '') return fail(`${kind}.empty`, `No ${kind} was given.`, 'character 1', 'Type a number and a unit.');
+  if (plain === '')
+    return fail(`${kind}.empty`, `No ${kind} was given.`, 'character 1', 'Type a number and a unit.');
   const terms: Term[] = [];
   let at = 0;
   while (at < plain.length) {
@@ -57,7 +58,12 @@ export function splitTerms(text: string, kind: string): Result<Term[]> {
     const { whole, num, den, unitF, decimal, unitD } = match.groups;
     if (den !== undefined) {
       if (Number(den) === 0) {
-        return fail(`${kind}.zero-denominator`, 'A fraction cannot be divided by zero.', place(at), 'Write it like 6 1/2.');
+        return fail(
+          `${kind}.zero-denominator`,
+          'A fraction cannot be divided by zero.',
+          place(at),
+          'Write it like 6 1/2.',
+        );
       }
       terms.push({ value: Number(whole ?? 0) + Number(num) / Number(den), unit: unitF, at });
     } else {

@@ -19,7 +19,12 @@ export function parsePower(text: string): Result<number> {
   if (split.ok && split.value.length === 1 && split.value[0].unit.toLowerCase() === 'dbm') {
     const dbm = split.value[0].value;
     if (dbm < -60 || dbm > 80) {
-      return fail('power.too-large', `${dbm} dBm is not a transmitter's power.`, place(0), 'Check the unit; −60 to 80 dBm is accepted.');
+      return fail(
+        'power.too-large',
+        `${dbm} dBm is not a transmitter's power.`,
+        place(0),
+        'Check the unit; −60 to 80 dBm is accepted.',
+      );
     }
     return ok(wattsFromDbm(dbm));
   }

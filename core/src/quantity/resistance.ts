@@ -13,7 +13,17 @@ export function parseResistance(text: string): Result<number> {
   return parseScaled(trimmed.replace(/^>\s*/, ''), {
     kind: 'resistance',
     units: {
-      ohm: 1, ohms: 1, R: 1, mohm: 1e-3, kohm: 1e3, Mohm: 1e6, Gohm: 1e9, k: 1e3, M: 1e6, G: 1e9, K: 1e3,
+      ohm: 1,
+      ohms: 1,
+      R: 1,
+      mohm: 1e-3,
+      kohm: 1e3,
+      Mohm: 1e6,
+      Gohm: 1e9,
+      k: 1e3,
+      M: 1e6,
+      G: 1e9,
+      K: 1e3,
     },
     bare: 'ohm',
     most: 1e13,
@@ -32,6 +42,14 @@ export function parseResistance(text: string): Result<number> {
 export function formatResistance(ohm: number): string {
   if (ohm === Infinity) return 'open';
   const [value, unit] =
-    ohm >= 1e9 ? [ohm / 1e9, 'GΩ'] : ohm >= 1e6 ? [ohm / 1e6, 'MΩ'] : ohm >= 1e3 ? [ohm / 1e3, 'kΩ'] : ohm >= 0.1 || ohm === 0 ? [ohm, 'Ω'] : [ohm * 1e3, 'mΩ'];
+    ohm >= 1e9
+      ? [ohm / 1e9, 'GΩ']
+      : ohm >= 1e6
+        ? [ohm / 1e6, 'MΩ']
+        : ohm >= 1e3
+          ? [ohm / 1e3, 'kΩ']
+          : ohm >= 0.1 || ohm === 0
+            ? [ohm, 'Ω']
+            : [ohm * 1e3, 'mΩ'];
   return `${Number(value.toPrecision(3))} ${unit}`;
 }

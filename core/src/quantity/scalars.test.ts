@@ -1,6 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { figure, formatDecibels, formatFigure, formatFrequency, formatPower, formatResistance, formatSpread, parseDecibels, parseDegrees, parseFrequency, parsePower, parseResistance } from './index.js';
+import {
+  figure,
+  formatDecibels,
+  formatFigure,
+  formatFrequency,
+  formatPower,
+  formatResistance,
+  formatSpread,
+  parseDecibels,
+  parseDegrees,
+  parseFrequency,
+  parsePower,
+  parseResistance,
+} from './index.js';
 import type { Result } from './index.js';
 
 const value = (read: Result<number>): number => {
@@ -92,7 +105,14 @@ describe('a meter’s reading', () => {
   });
 
   it('prints back what a meter shows', () => {
-    expect([0.312, 47, 1500, 2e6, Infinity, 0.04].map(formatResistance)).toEqual(['0.312 Ω', '47 Ω', '1.5 kΩ', '2 MΩ', 'open', '40 mΩ']);
+    expect([0.312, 47, 1500, 2e6, Infinity, 0.04].map(formatResistance)).toEqual([
+      '0.312 Ω',
+      '47 Ω',
+      '1.5 kΩ',
+      '2 MΩ',
+      'open',
+      '40 mΩ',
+    ]);
   });
 });
 

@@ -23,18 +23,35 @@ export function parseScaled(text: string, q: ScaledQuantity): Result<number> {
   if (!split.ok) return split;
   const [term, extra] = split.value;
   const names = Object.keys(q.units).join(', ');
-  const refuse = (code: string, message: string, at: number, remedy: string): { ok: false; problem: Problem } =>
-    fail(`${q.kind}.${code}`, message, place(at), remedy);
-  if (extra) return refuse('two-numbers', `There is a second number after the ${q.kind}.`, extra.at, 'Type one number and one unit.');
+  const refuse = (
+    code: string,
+    message: string,
+    at: number,
+    remedy: string,
+  ): { ok: false; problem: Problem } => fail(`${q.kind}.${code}`, message, place(at), remedy);
+  if (extra)
+    return refuse(
+      'two-numbers',
+      `There is a second number after the ${q.kind}.`,
+      extra.at,
+      'Type one number and one unit.',
+    );
   const unit = (q.caseMatters ? term.unit : term.unit.toLowerCase()) || (q.bare ?? '');
   if (unit === '') return refuse('no-unit', `The ${q.kind} has no unit.`, term.at, `Add one of ${names}.`);
   const scale = q.units[unit];
   if (scale === undefined) {
-    return refuse('unknown-unit', `“${term.unit}” is not a unit of ${q.kind}.`, term.at, `Use one of ${names}.`);
+    return refuse(
+      'unknown-unit',
+      `“${term.unit}” is not a unit of ${q.kind}.`,
+      term.at,
+      `Use one of ${names}.`,
+    );
   }
   const value = term.value * scale;
-  if (value < 0) return refuse('negative', `A ${q.kind} cannot be negative.`, term.at, 'Leave the minus sign out.');
-  if (value === 0 && !q.allowZero) return refuse('zero', `The ${q.kind} is zero.`, term.at, `Type a ${q.kind} above zero.`);
+  if (value < 0)
+    return refuse('negative', `A ${q.kind} cannot be negative.`, term.at, 'Leave the minus sign out.');
+  if (value === 0 && !q.allowZero)
+    return refuse('zero', `The ${q.kind} is zero.`, term.at, `Type a ${q.kind} above zero.`);
   if (!(value <= q.most)) {
     return refuse('too-large', `The ${q.kind} is beyond ${q.mostSaid}.`, term.at, 'Check the unit.');
   }

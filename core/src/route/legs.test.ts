@@ -17,7 +17,15 @@ describe('the length of a route', () => {
 
   it('puts each place of the ruler into the zone of its leg', () => {
     const { spans } = routeLength(legs, 0);
-    expect([0, 2.29, 2.3, 11.79, 11.8, 22, 99].map((m) => zoneAt(spans, m))).toEqual(['dry', 'dry', 'buried', 'buried', 'ice', 'ice', 'ice']);
+    expect([0, 2.29, 2.3, 11.79, 11.8, 22, 99].map((m) => zoneAt(spans, m))).toEqual([
+      'dry',
+      'dry',
+      'buried',
+      'buried',
+      'ice',
+      'ice',
+      'ice',
+    ]);
     expect(zoneAt([], 5)).toBe('dry');
   });
 
@@ -28,7 +36,11 @@ describe('the length of a route', () => {
   });
 
   it('spans lie end to end', () => {
-    const leg = fc.record({ lengthM: fc.double({ min: 0.1, max: 50, noNaN: true }), slackM: fc.double({ min: 0, max: 5, noNaN: true }), zone: fc.constantFrom(...zones) });
+    const leg = fc.record({
+      lengthM: fc.double({ min: 0.1, max: 50, noNaN: true }),
+      slackM: fc.double({ min: 0, max: 5, noNaN: true }),
+      zone: fc.constantFrom(...zones),
+    });
     fc.assert(
       fc.property(fc.array(leg, { minLength: 1, maxLength: 10 }), (any) => {
         const { spans, total } = routeLength(any, 0);

@@ -3,7 +3,16 @@ import { figure, type Figure } from '../quantity/index.js';
 export const zones = ['dry', 'sheltered', 'outdoor', 'buried', 'salt', 'ice'] as const;
 export type Zone = (typeof zones)[number];
 
-export const legKinds = ['indoor tray', 'wall feed-through', 'surface clipped', 'aerial', 'direct burial', 'duct', 'tower leg', 'rotator loop'] as const;
+export const legKinds = [
+  'indoor tray',
+  'wall feed-through',
+  'surface clipped',
+  'aerial',
+  'direct burial',
+  'duct',
+  'tower leg',
+  'rotator loop',
+] as const;
 export type LegKind = (typeof legKinds)[number];
 
 /** What a route length needs of a leg. Lengths in m. */

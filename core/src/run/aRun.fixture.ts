@@ -28,11 +28,22 @@ export const arrester = (over: Partial<Extract<AnyPiece, { kind: 'arrester' }>> 
 });
 
 /** A sound indoor run between two N jacks at 145 MHz, to be spoilt by each test. */
-export function aRun({ service, ...over }: Partial<Omit<Design, 'service'>> & { service?: Partial<Service> } = {}): Design {
+export function aRun({
+  service,
+  ...over
+}: Partial<Omit<Design, 'service'>> & { service?: Partial<Service> } = {}): Design {
   return {
     schema: DESIGN_SCHEMA,
     name: 'A run',
-    service: { bands: [{ name: 'band', lowHz: 144e6, highHz: 146e6 }], powerW: 25, duty: 0.5, lossBudgetDb: 3, dcFeed: false, ambientC: 30, ...service },
+    service: {
+      bands: [{ name: 'band', lowHz: 144e6, highHz: 146e6 }],
+      powerW: 25,
+      duty: 0.5,
+      lossBudgetDb: 3,
+      dcFeed: false,
+      ambientC: 30,
+      ...service,
+    },
     radio: { name: 'Set', face: 'n-jack', handheld: false },
     antenna: { name: 'Aerial', face: 'n-jack', swr: 1.3, dcShort: true },
     pieces: [cable()],
@@ -52,10 +63,12 @@ export const anOutdoorRun = (over: Parameters<typeof aRun>[0] = {}): Design =>
     ...over,
   });
 
-export const sheetOf = (design: Design, facts?: Facts): Sheet => evaluate(design, catalog, facts ? { facts } : {});
+export const sheetOf = (design: Design, facts?: Facts): Sheet =>
+  evaluate(design, catalog, facts ? { facts } : {});
 
 /** The snags of one rule. */
-export const snagsOf = (design: Design, rule: string, facts?: Facts): Snag[] => sheetOf(design, facts).snags.filter(({ id }) => id.startsWith(`${rule}@`));
+export const snagsOf = (design: Design, rule: string, facts?: Facts): Snag[] =>
+  sheetOf(design, facts).snags.filter(({ id }) => id.startsWith(`${rule}@`));
 
 /** Applies one remedy of the rule's first snag and tells whether the snag is gone. */
 export function mends(design: Design, rule: string, remedy: number): boolean {

@@ -6,8 +6,15 @@ import type { Assembly } from './design.js';
 import type { Remedy } from './snag.js';
 
 /** The part with this face which fits the cable: the one fitted now if it does, else the first that does. */
-export function partFor(faceCode: string, cable: Cable, catalog: Catalog, fitted?: string): string | undefined {
-  const fits = [...catalog.parts.values()].filter((part) => part.face === faceCode && fitCable(part, cable).verdict === 'fits');
+export function partFor(
+  faceCode: string,
+  cable: Cable,
+  catalog: Catalog,
+  fitted?: string,
+): string | undefined {
+  const fits = [...catalog.parts.values()].filter(
+    (part) => part.face === faceCode && fitCable(part, cable).verdict === 'fits',
+  );
   return (fits.find(({ id }) => id === fitted) ?? fits[0])?.id;
 }
 
@@ -19,17 +26,30 @@ export function inCable(piece: Assembly, cable: Cable, catalog: Catalog): Assemb
 }
 
 /** Other cables which satisfy, thinnest first, as remedies: same impedance, same faces. */
-export function betterCables(piece: Assembly, catalog: Catalog, topHz: number, satisfies: (cable: Cable) => boolean, most = 3): Remedy[] {
+export function betterCables(
+  piece: Assembly,
+  catalog: Catalog,
+  topHz: number,
+  satisfies: (cable: Cable) => boolean,
+  most = 3,
+): Remedy[] {
   const now = entry(catalog.cables, piece.cable);
   return [...catalog.cables.values()]
     .filter((cable) => cable.id !== now.id && cable.impedanceOhm === now.impedanceOhm && satisfies(cable))
-    .sort((x, y) => x.jacketMm - y.jacketMm || attenuationDbPer100M(x, topHz) - attenuationDbPer100M(y, topHz))
+    .sort(
+      (x, y) => x.jacketMm - y.jacketMm || attenuationDbPer100M(x, topHz) - attenuationDbPer100M(y, topHz),
+    )
     .flatMap((cable): Remedy[] => {
       const changed = inCable(piece, cable, catalog);
       if (!changed) return [];
       const loss = formatDecibels(matchedLossDb(cable, topHz, piece.lengthM));
-      return [{ title: `Use ${cable.name} for ${piece.label}`, detail: `${loss} in the cable · ${cable.jacketMm} mm · new ends`, changes: [{ op: 'set piece', piece: changed }] }];
+      return [
+        {
+          title: `Use ${cable.name} for ${piece.label}`,
+          detail: `${loss} in the cable · ${cable.jacketMm} mm · new ends`,
+          changes: [{ op: 'set piece', piece: changed }],
+        },
+      ];
     })
     .slice(0, most);
 }
-

@@ -16,7 +16,10 @@ export function applyChange(design: Design, change: Change): Design {
     case 'splice pieces':
       return { ...design, pieces: design.pieces.toSpliced(change.at, change.remove, ...change.insert) };
     case 'set piece':
-      return { ...design, pieces: design.pieces.map((piece) => (piece.id === change.piece.id ? change.piece : piece)) };
+      return {
+        ...design,
+        pieces: design.pieces.map((piece) => (piece.id === change.piece.id ? change.piece : piece)),
+      };
     case 'set service':
       return { ...design, service: { ...design.service, ...change.service } };
     case 'set radio':

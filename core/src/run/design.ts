@@ -1,7 +1,20 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import {
-  ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsNumber, IsOptional, IsString, Length, Matches, Max, MaxLength, Min, ValidateNested,
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
 } from 'class-validator';
 import type { FaceCode } from '../catalog/index.js';
 import { legKinds, zones, type LegKind, type Zone } from '../route/index.js';
@@ -26,7 +39,12 @@ export class Band {
 
 /** What the run is for. */
 export class Service {
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(8) @ValidateNested({ each: true }) @Type(() => Band) bands!: Band[];
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(8)
+  @ValidateNested({ each: true })
+  @Type(() => Band)
+  bands!: Band[];
   /** *Forward* power: the transmitter's rating into a matched load, W; 0 for receive only. */
   @IsNumber(number) @Min(0) @Max(100e3) powerW!: number;
   /** Share of time on the air at full power, 0..1. */
@@ -64,7 +82,9 @@ export class Target {
 }
 
 export class Piece {
-  @IsIn(['assembly', 'adapter', 'arrester'], { message: 'kind must be assembly, adapter or arrester, got “$value”' })
+  @IsIn(['assembly', 'adapter', 'arrester'], {
+    message: 'kind must be assembly, adapter or arrester, got “$value”',
+  })
   kind!: 'assembly' | 'adapter' | 'arrester';
   @Matches(ID, { message: ID_SAID }) id!: string;
 }

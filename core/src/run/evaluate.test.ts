@@ -4,8 +4,20 @@ import { anOutdoorRun, aRun, cable, sheetOf } from './aRun.fixture.js';
 import { noFacts, type LogEntry, type Reading } from './facts.js';
 import { evaluate } from './index.js';
 
-const log = (kind: LogEntry['kind'], about: string): LogEntry => ({ id: `${kind}${about}`, kind, about, text: '', by: 'Wenna', at: '2026-11-03T09:00:00Z' });
-const reading = (pieceId: string, expectation: string, value: number | null, at = '2026-11-03T09:00:00Z'): Reading => ({ id: at + expectation, pieceId, expectation, value, by: 'Joss', at });
+const log = (kind: LogEntry['kind'], about: string): LogEntry => ({
+  id: `${kind}${about}`,
+  kind,
+  about,
+  text: '',
+  by: 'Wenna',
+  at: '2026-11-03T09:00:00Z',
+});
+const reading = (
+  pieceId: string,
+  expectation: string,
+  value: number | null,
+  at = '2026-11-03T09:00:00Z',
+): Reading => ({ id: at + expectation, pieceId, expectation, value, by: 'Joss', at });
 
 describe('the sheet of a run', () => {
   it('answers in a sentence', () => {
@@ -35,12 +47,15 @@ describe('the sheet of a run', () => {
   });
 
   it('a run of no pieces is the two ports meeting', () => {
-    const meeting = sheetOf(aRun({ pieces: [], antenna: { name: 'Whip', face: 'n-plug', swr: 1.5, dcShort: false }, legs: [] }));
+    const meeting = sheetOf(
+      aRun({ pieces: [], antenna: { name: 'Whip', face: 'n-plug', swr: 1.5, dcShort: false }, legs: [] }),
+    );
     expect(meeting).toMatchObject({ passes: true, totalM: 0 });
     expect(sheetOf(aRun({ pieces: [], legs: [] })).headline).toContain('J1 passes no signal');
   });
 
-  it('a receive run speaks of signal, not of watts', () => expect(sheetOf(aRun({ service: { powerW: 0 } })).headline).toMatch(/% of the signal/));
+  it('a receive run speaks of signal, not of watts', () =>
+    expect(sheetOf(aRun({ service: { powerW: 0 } })).headline).toMatch(/% of the signal/));
 
   it('is pure: the same in, the same out, and the design untouched', () => {
     const design = anOutdoorRun();
@@ -57,21 +72,41 @@ describe('the sheet of a run', () => {
 });
 
 describe('stages follow from facts', () => {
-  const states = (facts = noFacts) => Object.fromEntries(evaluate(anOutdoorRun(), catalog, { facts }).stages.map(({ id, state }) => [id, state]));
+  const states = (facts = noFacts) =>
+    Object.fromEntries(
+      evaluate(anOutdoorRun(), catalog, { facts }).stages.map(({ id, state }) => [id, state]),
+    );
 
   it('before anything is done', () => {
-    expect(states()).toEqual({ plan: 'done', make: 'not started', cut: 'not started', prove: 'not started', route: 'in work', bond: 'in work', seal: 'not started', handover: 'not started' });
+    expect(states()).toEqual({
+      plan: 'done',
+      make: 'not started',
+      cut: 'not started',
+      prove: 'not started',
+      route: 'in work',
+      bond: 'in work',
+      seal: 'not started',
+      handover: 'not started',
+    });
   });
 
   it('one end made is work in progress; both ends of a piece mean it is cut', () => {
-    expect(states({ readings: [], log: [log('end made', 'in.a')] })).toMatchObject({ make: 'in work', cut: 'not started' });
-    expect(states({ readings: [], log: [log('end made', 'in.a'), log('end made', 'in.b')] })).toMatchObject({ make: 'in work', cut: 'in work' });
+    expect(states({ readings: [], log: [log('end made', 'in.a')] })).toMatchObject({
+      make: 'in work',
+      cut: 'not started',
+    });
+    expect(states({ readings: [], log: [log('end made', 'in.a'), log('end made', 'in.b')] })).toMatchObject({
+      make: 'in work',
+      cut: 'in work',
+    });
   });
 
   it('a failed reading is a snag of the proof; a better one later clears it', () => {
     const bad = reading('in', 'loop', 40);
     expect(states({ readings: [bad], log: [] })).toMatchObject({ prove: 'snags' });
-    expect(states({ readings: [bad, reading('in', 'loop', 0.02, '2026-11-04T09:00:00Z')], log: [] })).toMatchObject({ prove: 'in work' });
+    expect(
+      states({ readings: [bad, reading('in', 'loop', 0.02, '2026-11-04T09:00:00Z')], log: [] }),
+    ).toMatchObject({ prove: 'in work' });
   });
 
   it('done, joint by joint, to the hand-over', () => {
@@ -82,8 +117,20 @@ describe('stages follow from facts', () => {
       log('routed', ''),
       log('bonded', ''),
     ];
-    const readings = sheet.proofs.flatMap(({ pieceId, expectations }) => expectations.map(({ id, expected }) => reading(pieceId, id, expected.value === Infinity ? null : expected.value)));
-    expect(states({ readings, log: done })).toMatchObject({ make: 'done', cut: 'done', prove: 'done', route: 'done', bond: 'done', seal: 'done', handover: 'in work' });
+    const readings = sheet.proofs.flatMap(({ pieceId, expectations }) =>
+      expectations.map(({ id, expected }) =>
+        reading(pieceId, id, expected.value === Infinity ? null : expected.value),
+      ),
+    );
+    expect(states({ readings, log: done })).toMatchObject({
+      make: 'done',
+      cut: 'done',
+      prove: 'done',
+      route: 'done',
+      bond: 'done',
+      seal: 'done',
+      handover: 'in work',
+    });
     expect(states({ readings, log: [...done, log('handed over', '')] }).handover).toBe('done');
   });
 

@@ -13,7 +13,16 @@ export interface Reading {
   at: string;
 }
 
-export const logKinds = ['end made', 'end failed', 'cut', 'routed', 'bonded', 'sealed', 'handed over', 'note'] as const;
+export const logKinds = [
+  'end made',
+  'end failed',
+  'cut',
+  'routed',
+  'bonded',
+  'sealed',
+  'handed over',
+  'note',
+] as const;
 export type LogKind = (typeof logKinds)[number];
 
 /** One line of the run's log. */
@@ -41,7 +50,10 @@ export const readingValue = ({ value }: Reading): number => value ?? Infinity;
 export function latestReading(facts: Facts, pieceId: string, expectation: string): Reading | undefined {
   return facts.readings
     .filter((reading) => reading.pieceId === pieceId && reading.expectation === expectation)
-    .reduce<Reading | undefined>((newest, reading) => (newest && newest.at > reading.at ? newest : reading), undefined);
+    .reduce<Reading | undefined>(
+      (newest, reading) => (newest && newest.at > reading.at ? newest : reading),
+      undefined,
+    );
 }
 
 export const logged = (facts: Facts, kind: LogKind, about: string): boolean =>

@@ -1,5 +1,17 @@
 export { applyChange, freshId, type Change } from './change.js';
-export { AdapterPiece, AntennaPort, ArresterPiece, Assembly, Band, DESIGN_SCHEMA, Design, Leg, MOST_PIECES, RadioPort, Service } from './design.js';
+export {
+  AdapterPiece,
+  AntennaPort,
+  ArresterPiece,
+  Assembly,
+  Band,
+  DESIGN_SCHEMA,
+  Design,
+  Leg,
+  MOST_PIECES,
+  RadioPort,
+  Service,
+} from './design.js';
 export type { AnyPiece, End, Target } from './design.js';
 export { evaluate, type EvaluateOptions } from './evaluate.js';
 export { insertPiece, type Insertable } from './insert.js';

@@ -12,14 +12,23 @@ describe('putting a piece in', () => {
   });
 
   it('an adapter is turned to its neighbour, and ids stay apart', () => {
-    const once = applyChange(empty, insertPiece(empty, 0, { kind: 'adapter', adapter: 'uhf-plug-to-n-jack' }, catalog));
+    const once = applyChange(
+      empty,
+      insertPiece(empty, 0, { kind: 'adapter', adapter: 'uhf-plug-to-n-jack' }, catalog),
+    );
     expect(sheetOf(once).joints[0].mating.verdict).toBe('mates');
-    const twice = applyChange(once, insertPiece(once, 1, { kind: 'adapter', adapter: 'n-plug-to-n-jack-angle' }, catalog));
+    const twice = applyChange(
+      once,
+      insertPiece(once, 1, { kind: 'adapter', adapter: 'n-plug-to-n-jack-angle' }, catalog),
+    );
     expect(twice.pieces.map(({ id }) => id)).toEqual(['adapter', 'adapter-2']);
   });
 
   it('an arrester goes in with its surge side to the antenna', () => {
-    const [piece] = applyChange(empty, insertPiece(empty, 0, { kind: 'arrester', arrester: 'blocked-n' }, catalog)).pieces;
+    const [piece] = applyChange(
+      empty,
+      insertPiece(empty, 0, { kind: 'arrester', arrester: 'blocked-n' }, catalog),
+    ).pieces;
     expect(piece).toMatchObject({ kind: 'arrester', reversed: true });
   });
 });

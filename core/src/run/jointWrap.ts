@@ -11,28 +11,54 @@ function behindM(face: Face, piece: PlacedPiece | undefined, catalog: Catalog): 
 }
 
 /** Steps of one side, from the cable inwards: ferrule or gland nut, then the body's own diameter. */
-function sideSteps(face: Face, end: 'a' | 'b', piece: PlacedPiece | undefined, catalog: Catalog): ProfileStep[] {
+function sideSteps(
+  face: Face,
+  end: 'a' | 'b',
+  piece: PlacedPiece | undefined,
+  catalog: Catalog,
+): ProfileStep[] {
   const series = seriesById[face.series];
   const body: ProfileStep =
     face.body === 'plug'
-      ? { name: `${series.name} coupling nut`, lengthM: (series.plugLengthMm * 0.55) / 1000, diameterM: series.plugNutMm / 1000 }
-      : { name: `${series.name} jack body`, lengthM: (series.jackLengthMm * 0.6) / 1000, diameterM: series.jackBodyMm / 1000 };
+      ? {
+          name: `${series.name} coupling nut`,
+          lengthM: (series.plugLengthMm * 0.55) / 1000,
+          diameterM: series.plugNutMm / 1000,
+        }
+      : {
+          name: `${series.name} jack body`,
+          lengthM: (series.jackLengthMm * 0.6) / 1000,
+          diameterM: series.jackBodyMm / 1000,
+        };
   if (piece?.piece.kind !== 'assembly') return [body];
   const part = entry(catalog.parts, piece.piece[end].part);
   return [
-    { name: part.style === 'crimp' ? 'ferrule' : 'back nut', lengthM: part.ferruleMm / 1000, diameterM: (part.ferruleBoreMm + 1.2) / 1000 },
+    {
+      name: part.style === 'crimp' ? 'ferrule' : 'back nut',
+      lengthM: part.ferruleMm / 1000,
+      diameterM: (part.ferruleBoreMm + 1.2) / 1000,
+    },
     body,
   ];
 }
 
 /** The stepped profile of a joint, lower (radio) side first; runs go up to their antenna. */
-export function jointProfile({ left, right, leftPiece, rightPiece }: PlacedJoint, catalog: Catalog): ProfileStep[] {
-  return [...sideSteps(left, 'b', leftPiece, catalog), ...sideSteps(right, 'a', rightPiece, catalog).reverse()];
+export function jointProfile(
+  { left, right, leftPiece, rightPiece }: PlacedJoint,
+  catalog: Catalog,
+): ProfileStep[] {
+  return [
+    ...sideSteps(left, 'b', leftPiece, catalog),
+    ...sideSteps(right, 'a', rightPiece, catalog).reverse(),
+  ];
 }
 
 /** The wrap of an exposed joint; nothing for a dry one. */
 export function jointWrap(joint: PlacedJoint, catalog: Catalog, practice: Practice): Wrap | undefined {
   if (!isExposed(joint.zone)) return undefined;
-  const jackets = { lowerM: behindM(joint.left, joint.leftPiece, catalog), upperM: behindM(joint.right, joint.rightPiece, catalog) };
+  const jackets = {
+    lowerM: behindM(joint.left, joint.leftPiece, catalog),
+    upperM: behindM(joint.right, joint.rightPiece, catalog),
+  };
   return wrapJoint(jointProfile(joint, catalog), jackets, joint.zone, practice.tapeStretch);
 }

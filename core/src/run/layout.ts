@@ -40,8 +40,12 @@ export interface Layout {
 
 /** The two faces of a piece, radio side first. */
 export function facesOf(piece: AnyPiece, catalog: Catalog): [Face, Face] {
-  if (piece.kind === 'assembly') return [faceOf(entry(catalog.parts, piece.a.part).face), faceOf(entry(catalog.parts, piece.b.part).face)];
-  const { faces } = piece.kind === 'adapter' ? entry(catalog.adapters, piece.adapter) : entry(catalog.arresters, piece.arrester);
+  if (piece.kind === 'assembly')
+    return [faceOf(entry(catalog.parts, piece.a.part).face), faceOf(entry(catalog.parts, piece.b.part).face)];
+  const { faces } =
+    piece.kind === 'adapter'
+      ? entry(catalog.adapters, piece.adapter)
+      : entry(catalog.arresters, piece.arrester);
   const [a, b] = faces.map(faceOf);
   return piece.reversed ? [b, a] : [a, b];
 }
@@ -118,8 +122,15 @@ function half(face: Face): LineElement {
 }
 
 /** Both halves and the contact between them; all at one place of the ruler. */
-export function jointElements({ left, right, atM }: Pick<PlacedJoint, 'left' | 'right' | 'atM'>): PlacedElement[] {
-  const dbPerSqrtGhz = Math.max(seriesById[left.series].contactDbPerSqrtGhz, seriesById[right.series].contactDbPerSqrtGhz);
+export function jointElements({
+  left,
+  right,
+  atM,
+}: Pick<PlacedJoint, 'left' | 'right' | 'atM'>): PlacedElement[] {
+  const dbPerSqrtGhz = Math.max(
+    seriesById[left.series].contactDbPerSqrtGhz,
+    seriesById[right.series].contactDbPerSqrtGhz,
+  );
   const here = (element: Element): PlacedElement => ({ element, fromM: atM, toM: atM });
   return [here(half(left)), here({ kind: 'contact', dbPerSqrtGhz }), here(half(right))];
 }
@@ -129,11 +140,23 @@ function pieceElements({ piece, fromM, toM }: PlacedPiece, catalog: Catalog): Pl
   switch (piece.kind) {
     case 'assembly': {
       const { impedanceOhm, velocityFactor, k1, k2 } = entry(catalog.cables, piece.cable);
-      return [{ element: { kind: 'line', z0Ohm: impedanceOhm, velocityFactor, lengthM: piece.lengthM, k1, k2 }, fromM, toM }];
+      return [
+        {
+          element: { kind: 'line', z0Ohm: impedanceOhm, velocityFactor, lengthM: piece.lengthM, k1, k2 },
+          fromM,
+          toM,
+        },
+      ];
     }
     case 'adapter': {
       const { electricalMm } = entry(catalog.adapters, piece.adapter);
-      return [{ element: { kind: 'line', z0Ohm: 50, velocityFactor: 1, lengthM: electricalMm / 1000, k1: 0, k2: 0 }, fromM, toM }];
+      return [
+        {
+          element: { kind: 'line', z0Ohm: 50, velocityFactor: 1, lengthM: electricalMm / 1000, k1: 0, k2: 0 },
+          fromM,
+          toM,
+        },
+      ];
     }
     case 'arrester': {
       const { insertionLossDb, capacitanceF } = entry(catalog.arresters, piece.arrester);

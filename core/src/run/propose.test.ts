@@ -12,24 +12,30 @@ describe('a run from two ports', () => {
 
   it('mates everywhere, reaches, and has its arrester', () => {
     fc.assert(
-      fc.property(ports, ports, fc.constantFrom(7e6, 151.6e6, 452e6), fc.double({ min: 2, max: 40, noNaN: true }), (radio, antenna, hz, lengthM) => {
-        const design = proposeRun(
-          {
-            ...wish,
-            service: { ...wish.service, bands: [{ name: 'band', lowHz: hz, highHz: hz }] },
-            radio: { name: 'Set', face: radio, handheld: false },
-            antenna: { name: 'Aerial', face: antenna, swr: 1.5, dcShort: true },
-            legs: wish.legs.map((leg, k) => (k === 1 ? { ...leg, lengthM } : leg)),
-          },
-          catalog,
-          defaultPractice,
-        );
-        const sheet = evaluate(design, catalog);
-        expect(readDesign(JSON.parse(JSON.stringify(design)), catalog).ok).toBe(true);
-        expect(sheet.passes).toBe(true);
-        expect(sheet.snags.filter(({ level }) => level === 'stop')).toEqual([]);
-        expect(design.pieces.some(({ kind }) => kind === 'arrester')).toBe(true);
-      }),
+      fc.property(
+        ports,
+        ports,
+        fc.constantFrom(7e6, 151.6e6, 452e6),
+        fc.double({ min: 2, max: 40, noNaN: true }),
+        (radio, antenna, hz, lengthM) => {
+          const design = proposeRun(
+            {
+              ...wish,
+              service: { ...wish.service, bands: [{ name: 'band', lowHz: hz, highHz: hz }] },
+              radio: { name: 'Set', face: radio, handheld: false },
+              antenna: { name: 'Aerial', face: antenna, swr: 1.5, dcShort: true },
+              legs: wish.legs.map((leg, k) => (k === 1 ? { ...leg, lengthM } : leg)),
+            },
+            catalog,
+            defaultPractice,
+          );
+          const sheet = evaluate(design, catalog);
+          expect(readDesign(JSON.parse(JSON.stringify(design)), catalog).ok).toBe(true);
+          expect(sheet.passes).toBe(true);
+          expect(sheet.snags.filter(({ level }) => level === 'stop')).toEqual([]);
+          expect(design.pieces.some(({ kind }) => kind === 'arrester')).toBe(true);
+        },
+      ),
       { numRuns: 12 },
     );
   });
@@ -37,7 +43,11 @@ describe('a run from two ports', () => {
   it('takes the thinnest cable which is good enough: short and low, thin; long and high, thick', () => {
     const cableOf = (hz: number, lengthM: number): number => {
       const design = proposeRun(
-        { ...wish, service: { ...wish.service, bands: [{ name: 'b', lowHz: hz, highHz: hz }] }, legs: [{ ...wish.legs[0], lengthM }] },
+        {
+          ...wish,
+          service: { ...wish.service, bands: [{ name: 'b', lowHz: hz, highHz: hz }] },
+          legs: [{ ...wish.legs[0], lengthM }],
+        },
         catalog,
         defaultPractice,
       );

@@ -17,18 +17,26 @@ export type RunWish = Pick<Design, 'name' | 'service' | 'radio' | 'antenna' | 'l
  */
 export function proposeRun(wish: RunWish, catalog: Catalog, practice: Practice): Design {
   const bare: Design = { schema: DESIGN_SCHEMA, ...wish, pieces: [] };
-  const lengthM = Math.max(0.3, evaluate({ ...bare, pieces: [] }, catalog, { practice, sweepPoints: 1 }).route.total.value);
+  const lengthM = Math.max(
+    0.3,
+    evaluate({ ...bare, pieces: [] }, catalog, { practice, sweepPoints: 1 }).route.total.value,
+  );
   const topHz = Math.max(...wish.service.bands.map(({ highHz }) => highHz));
   const tried = [...catalog.cables.values()]
     .filter(({ impedanceOhm }) => impedanceOhm === 50)
-    .sort((x, y) => x.jacketMm - y.jacketMm || attenuationDbPer100M(y, topHz) - attenuationDbPer100M(x, topHz))
+    .sort(
+      (x, y) => x.jacketMm - y.jacketMm || attenuationDbPer100M(y, topHz) - attenuationDbPer100M(x, topHz),
+    )
     .flatMap((cable) => {
       const design = withCable(bare, cable, lengthM, catalog);
       if (!design) return [];
       const finished = settle(design, catalog, practice);
       return [{ design: finished, weight: planWeight(finished, catalog, practice) }];
     });
-  const best = tried.reduce<(typeof tried)[number] | undefined>((lightest, one) => (lightest && lightest.weight <= one.weight ? lightest : one), undefined);
+  const best = tried.reduce<(typeof tried)[number] | undefined>(
+    (lightest, one) => (lightest && lightest.weight <= one.weight ? lightest : one),
+    undefined,
+  );
   return best?.design ?? bare;
 }
 
@@ -37,9 +45,18 @@ function withCable(bare: Design, cable: Cable, lengthM: number, catalog: Catalog
   const near = endFor(bare.radio.face, cable, catalog);
   const far = endFor(bare.antenna.face, cable, catalog);
   if (!near || !far) return undefined;
-  const main: Assembly = { kind: 'assembly', id: 'main', label: 'Main cable', cable: cable.id, lengthM, a: { part: near.part }, b: { part: far.part } };
+  const main: Assembly = {
+    kind: 'assembly',
+    id: 'main',
+    label: 'Main cable',
+    cable: cable.id,
+    lengthM,
+    a: { part: near.part },
+    b: { part: far.part },
+  };
   const pieces: AnyPiece[] = [];
-  const add = (turned: TurnedAdapter): number => pieces.push(adapterPiece(freshId(pieces, 'adapter'), turned));
+  const add = (turned: TurnedAdapter): number =>
+    pieces.push(adapterPiece(freshId(pieces, 'adapter'), turned));
   near.chain.forEach(add);
   pieces.push(main);
   far.chain.toReversed().forEach(({ adapter, reversed }) => add({ adapter, reversed: !reversed }));
@@ -47,7 +64,11 @@ function withCable(bare: Design, cable: Cable, lengthM: number, catalog: Catalog
 }
 
 /** The part which meets a port on this cable, or an N plug behind the shortest chain of adapters (port side first). */
-function endFor(portFace: string, cable: Cable, catalog: Catalog): { part: string; chain: TurnedAdapter[] } | undefined {
+function endFor(
+  portFace: string,
+  cable: Cable,
+  catalog: Catalog,
+): { part: string; chain: TurnedAdapter[] } | undefined {
   const direct = partsToMeet(faceOf(portFace), cable.id, catalog).at(0);
   if (direct) return { part: direct.id, chain: [] };
   const plug = partsToMeet(faceOf('n-jack'), cable.id, catalog).at(0);
@@ -59,7 +80,9 @@ function endFor(portFace: string, cable: Cable, catalog: Catalog): { part: strin
 function settle(design: Design, catalog: Catalog, practice: Practice): Design {
   let settled = design;
   for (const rule of ['arrester-missing', 'reach']) {
-    const snag = evaluate(settled, catalog, { practice, sweepPoints: 1 }).snags.find(({ id, level }) => id.startsWith(rule) && level !== 'note');
+    const snag = evaluate(settled, catalog, { practice, sweepPoints: 1 }).snags.find(
+      ({ id, level }) => id.startsWith(rule) && level !== 'note',
+    );
     for (const change of snag?.remedies.at(0)?.changes ?? []) settled = applyChange(settled, change);
   }
   return settled;

@@ -8,7 +8,8 @@ const problems = (value: unknown): { where: string; message: string; remedy: str
   const read = readDesign(value, catalog);
   return read.ok ? [] : read.problems;
 };
-const plain = (value: unknown): Record<string, never> => JSON.parse(JSON.stringify(value)) as Record<string, never>;
+const plain = (value: unknown): Record<string, never> =>
+  JSON.parse(JSON.stringify(value)) as Record<string, never>;
 
 describe('reading a design', () => {
   it('takes a sound one, and gives back the same document', () => {
@@ -16,12 +17,23 @@ describe('reading a design', () => {
     expect(read.ok && plain(read.design)).toEqual(plain(anOutdoorRun()));
   });
 
-  it('takes a run of no pieces: people plan in steps', () => expect(problems(plain(aRun({ pieces: [] })))).toEqual([]));
+  it('takes a run of no pieces: people plan in steps', () =>
+    expect(problems(plain(aRun({ pieces: [] })))).toEqual([]));
 
   it.each([
     ['an unknown cable', aRun({ pieces: [cable({ cable: 'rg2l3' })] }), 'pieces[0].cable', 'rg213'],
-    ['an unknown part', aRun({ pieces: [cable({ b: { part: 'n-plug-crimp-11mm' } })] }), 'pieces[0].b.part', 'n-plug-crimp-10mm'],
-    ['an unknown face', aRun({ radio: { name: 'Set', face: 'rp-tnd-jack', handheld: false } }), 'radio.face', 'Use a known id'],
+    [
+      'an unknown part',
+      aRun({ pieces: [cable({ b: { part: 'n-plug-crimp-11mm' } })] }),
+      'pieces[0].b.part',
+      'n-plug-crimp-10mm',
+    ],
+    [
+      'an unknown face',
+      aRun({ radio: { name: 'Set', face: 'rp-tnd-jack', handheld: false } }),
+      'radio.face',
+      'Use a known id',
+    ],
   ])('%s: where it is and what is near', (_, design, where, hint) => {
     const [problem] = problems(plain(design));
     expect(problem.where).toBe(where);
@@ -32,11 +44,21 @@ describe('reading a design', () => {
     ['negative length', aRun({ pieces: [cable({ lengthM: -3 })] }), 'pieces[0].lengthM'],
     ['zero length', aRun({ pieces: [cable({ lengthM: 0 })] }), 'pieces[0].lengthM'],
     ['absurd power', aRun({ service: { powerW: 1e12 } }), 'service.powerW'],
-    ['SWR below one', aRun({ antenna: { name: 'A', face: 'n-jack', swr: 0.5, dcShort: false } }), 'antenna.swr'],
-    ['a band which ends before it starts', aRun({ service: { bands: [{ name: 'b', lowHz: 2e6, highHz: 1e6 }] } }), 'service.bands[0].highHz'],
+    [
+      'SWR below one',
+      aRun({ antenna: { name: 'A', face: 'n-jack', swr: 0.5, dcShort: false } }),
+      'antenna.swr',
+    ],
+    [
+      'a band which ends before it starts',
+      aRun({ service: { bands: [{ name: 'b', lowHz: 2e6, highHz: 1e6 }] } }),
+      'service.bands[0].highHz',
+    ],
     ['two pieces of one name', aRun({ pieces: [cable(), cable()] }), 'pieces[1].id'],
     ['a port’s name for a piece', aRun({ pieces: [cable({ id: 'radio' })] }), 'pieces[0].id'],
-  ])('%s is refused at its place', (_, design, where) => expect(problems(plain(design)).map((p) => p.where)).toContain(where));
+  ])('%s is refused at its place', (_, design, where) =>
+    expect(problems(plain(design)).map((p) => p.where)).toContain(where),
+  );
 
   it('words where a number belongs', () => {
     const design = plain(aRun()) as unknown as { service: { powerW: unknown } };
@@ -53,11 +75,18 @@ describe('reading a design', () => {
 
   it('properties nobody knows are refused, not dropped', () => {
     expect(problems({ ...plain(aRun()), colour: 'red' }).map(({ where }) => where)).toEqual(['colour']);
-    expect(problems(plain(aRun({ pieces: [{ ...cable(), kind: 'balun' } as never] }))).map(({ where }) => where)).toContain('pieces[0].kind');
+    expect(
+      problems(plain(aRun({ pieces: [{ ...cable(), kind: 'balun' } as never] }))).map(({ where }) => where),
+    ).toContain('pieces[0].kind');
   });
 
   it('never throws, whatever the JSON', () => {
     fc.assert(fc.property(fc.jsonValue(), (value) => typeof readDesign(value, catalog).ok === 'boolean'));
-    fc.assert(fc.property(fc.jsonValue(), (value) => !readDesign({ ...plain(aRun()), pieces: value }, catalog).ok || Array.isArray(value)));
+    fc.assert(
+      fc.property(
+        fc.jsonValue(),
+        (value) => !readDesign({ ...plain(aRun()), pieces: value }, catalog).ok || Array.isArray(value),
+      ),
+    );
   });
 });

@@ -5,66 +5,137 @@ import type { Problem } from '../quantity/index.js';
 import { Design, MOST_PIECES, type AnyPiece } from './design.js';
 
 /** Reads an unknown value as a design: shape, limits, and every name found in the catalogue. */
-export function readDesign(value: unknown, catalog: Catalog): { ok: true; design: Design } | { ok: false; problems: Problem[] } {
+export function readDesign(
+  value: unknown,
+  catalog: Catalog,
+): { ok: true; design: Design } | { ok: false; problems: Problem[] } {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
-    return { ok: false, problems: [problem('design.not-an-object', 'A design is a JSON object.', 'design', 'Start from an exported design.')] };
+    return {
+      ok: false,
+      problems: [
+        problem(
+          'design.not-an-object',
+          'A design is a JSON object.',
+          'design',
+          'Start from an exported design.',
+        ),
+      ],
+    };
   }
   const pieces = checkPieces((value as { pieces?: unknown }).pieces);
   if (pieces.length > 0) return { ok: false, problems: pieces };
   const design = plainToInstance(Design, value);
-  const shape = validateSync(design, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }).flatMap((error) => problemsOf(error, ''));
+  const shape = validateSync(design, {
+    whitelist: true,
+    forbidNonWhitelisted: true,
+    forbidUnknownValues: true,
+  }).flatMap((error) => problemsOf(error, ''));
   if (shape.length > 0) return { ok: false, problems: shape };
   const references = checkReferences(design, catalog);
   return references.length > 0 ? { ok: false, problems: references } : { ok: true, design };
 }
 
-const problem = (code: string, message: string, where: string, remedy: string): Problem => ({ code, message, where, remedy });
+const problem = (code: string, message: string, where: string, remedy: string): Problem => ({
+  code,
+  message,
+  where,
+  remedy,
+});
 
 /** What must hold before the list is transformed: 500 pieces are one problem, and each piece is an object. */
 function checkPieces(pieces: unknown): Problem[] {
   if (!Array.isArray(pieces)) return [];
   if (pieces.length > MOST_PIECES) {
-    return [problem('design.too-many-pieces', `A run may have at most ${MOST_PIECES} pieces; this one has ${pieces.length}.`, 'pieces', 'Split it into several runs.')];
+    return [
+      problem(
+        'design.too-many-pieces',
+        `A run may have at most ${MOST_PIECES} pieces; this one has ${pieces.length}.`,
+        'pieces',
+        'Split it into several runs.',
+      ),
+    ];
   }
   return pieces.flatMap((piece: unknown, k) =>
-    typeof piece === 'object' && piece !== null && !Array.isArray(piece) ? [] : [problem('design.not-a-piece', 'A piece is a JSON object.', `pieces[${k}]`, 'Remove this entry or write the piece out.')],
+    typeof piece === 'object' && piece !== null && !Array.isArray(piece)
+      ? []
+      : [
+          problem(
+            'design.not-a-piece',
+            'A piece is a JSON object.',
+            `pieces[${k}]`,
+            'Remove this entry or write the piece out.',
+          ),
+        ],
   );
 }
 
 /** Class-validator's tree as flat problems with paths such as `pieces[2].lengthM`. */
 export function problemsOf(error: ValidationError, parent: string): Problem[] {
-  const own = /^\d+$/.test(error.property) ? `${parent}[${error.property}]` : parent ? `${parent}.${error.property}` : error.property;
+  const own = /^\d+$/.test(error.property)
+    ? `${parent}[${error.property}]`
+    : parent
+      ? `${parent}.${error.property}`
+      : error.property;
   const here = Object.entries(error.constraints ?? {}).map(([rule, message]) =>
-    problem(`value.${rule}`, sentence(message), own, rule === 'whitelistValidation' ? 'Remove this property.' : 'Correct this value.'),
+    problem(
+      `value.${rule}`,
+      sentence(message),
+      own,
+      rule === 'whitelistValidation' ? 'Remove this property.' : 'Correct this value.',
+    ),
   );
   return [...here, ...(error.children ?? []).flatMap((child) => problemsOf(child, own))];
 }
 
-const sentence = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`.replace(/\.\.$/, '.');
+const sentence = (text: string): string =>
+  `${text.charAt(0).toUpperCase()}${text.slice(1)}.`.replace(/\.\.$/, '.');
 
 function checkReferences(design: Design, catalog: Catalog): Problem[] {
   const problems: Problem[] = [];
   const need = (shelf: ReadonlyMap<string, unknown>, what: string, id: string, where: string): void => {
-    if (!shelf.has(id)) problems.push(problem(`design.unknown-${what}`, `There is no ${what} “${id}”.`, where, suggestion(shelf, id)));
+    if (!shelf.has(id))
+      problems.push(
+        problem(`design.unknown-${what}`, `There is no ${what} “${id}”.`, where, suggestion(shelf, id)),
+      );
   };
   need(faces, 'face', design.radio.face, 'radio.face');
   need(faces, 'face', design.antenna.face, 'antenna.face');
   for (const [k, band] of design.service.bands.entries()) {
     if (band.highHz < band.lowHz) {
-      problems.push(problem('design.band-order', `The band “${band.name}” ends below its start.`, `service.bands[${k}].highHz`, 'Swap the two frequencies.'));
+      problems.push(
+        problem(
+          'design.band-order',
+          `The band “${band.name}” ends below its start.`,
+          `service.bands[${k}].highHz`,
+          'Swap the two frequencies.',
+        ),
+      );
     }
   }
   const seen = new Set(['radio', 'antenna']);
   for (const [k, piece] of design.pieces.entries()) {
     const where = `pieces[${k}]`;
-    if (seen.has(piece.id)) problems.push(problem('design.same-id', `Two pieces are called “${piece.id}”.`, `${where}.id`, 'Give each piece its own id.'));
+    if (seen.has(piece.id))
+      problems.push(
+        problem(
+          'design.same-id',
+          `Two pieces are called “${piece.id}”.`,
+          `${where}.id`,
+          'Give each piece its own id.',
+        ),
+      );
     seen.add(piece.id);
     checkPiece(piece, where, catalog, need);
   }
   return problems;
 }
 
-function checkPiece(piece: AnyPiece, where: string, catalog: Catalog, need: (shelf: ReadonlyMap<string, unknown>, what: string, id: string, where: string) => void): void {
+function checkPiece(
+  piece: AnyPiece,
+  where: string,
+  catalog: Catalog,
+  need: (shelf: ReadonlyMap<string, unknown>, what: string, id: string, where: string) => void,
+): void {
   switch (piece.kind) {
     case 'assembly':
       need(catalog.cables, 'cable', piece.cable, `${where}.cable`);
@@ -88,4 +159,5 @@ function suggestion(shelf: ReadonlyMap<string, unknown>, id: string): string {
   return `Use a known id, for example ${near.map(({ known }) => known).join(', ')}.`;
 }
 
-const bigrams = (text: string): Set<string> => new Set([...text.toLowerCase()].map((c, k, all) => c + (all[k + 1] ?? '')));
+const bigrams = (text: string): Set<string> =>
+  new Set([...text.toLowerCase()].map((c, k, all) => c + (all[k + 1] ?? '')));

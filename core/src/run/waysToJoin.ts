@@ -25,8 +25,12 @@ export function waysToJoin(design: Design, joint: PlacedJoint, catalog: Catalog)
     { placed: joint.rightPiece, end: 'a' as const, other: joint.left },
   ];
   const turn = sides.flatMap(({ placed }) => (placed ? turnRound(design, placed, catalog) : []));
-  const reEnd = sides.flatMap(({ placed, end, other }) => (placed?.piece.kind === 'assembly' ? reEnds(placed.piece, end, other, catalog) : []));
-  const exchange = sides.flatMap(({ placed }) => (placed?.piece.kind === 'adapter' ? exchanges(design, placed, catalog) : []));
+  const reEnd = sides.flatMap(({ placed, end, other }) =>
+    placed?.piece.kind === 'assembly' ? reEnds(placed.piece, end, other, catalog) : [],
+  );
+  const exchange = sides.flatMap(({ placed }) =>
+    placed?.piece.kind === 'adapter' ? exchanges(design, placed, catalog) : [],
+  );
   const add = adapterChains(joint.left, joint.right, catalog.adapters.values())
     .slice(0, 2)
     .map((chain) => insertion(design, joint.number - 1, chain));
@@ -35,16 +39,25 @@ export function waysToJoin(design: Design, joint: PlacedJoint, catalog: Catalog)
 
 const neighbourFaces = (design: Design, index: number, catalog: Catalog): [Face, Face] => [
   index === 0 ? faceOf(design.radio.face) : facesOf(design.pieces[index - 1], catalog)[1],
-  index === design.pieces.length - 1 ? faceOf(design.antenna.face) : facesOf(design.pieces[index + 1], catalog)[0],
+  index === design.pieces.length - 1
+    ? faceOf(design.antenna.face)
+    : facesOf(design.pieces[index + 1], catalog)[0],
 ];
 
-const reversed = (piece: AnyPiece): AnyPiece => (piece.kind === 'assembly' ? { ...piece, a: piece.b, b: piece.a } : { ...piece, reversed: !piece.reversed });
+const reversed = (piece: AnyPiece): AnyPiece =>
+  piece.kind === 'assembly' ? { ...piece, a: piece.b, b: piece.a } : { ...piece, reversed: !piece.reversed };
 
 function turnRound(design: Design, { piece, index, name }: PlacedPiece, catalog: Catalog): Remedy[] {
   const [before, after] = neighbourFaces(design, index, catalog);
   const [a, b] = facesOf(reversed(piece), catalog);
   if (!mates(before, a) || !mates(b, after)) return [];
-  return [{ title: `Turn ${name} round`, detail: 'no new part, no extra joint', changes: [{ op: 'set piece', piece: reversed(piece) }] }];
+  return [
+    {
+      title: `Turn ${name} round`,
+      detail: 'no new part, no extra joint',
+      changes: [{ op: 'set piece', piece: reversed(piece) }],
+    },
+  ];
 }
 
 function reEnds(piece: Assembly, end: 'a' | 'b', other: Face, catalog: Catalog): Remedy[] {
@@ -67,8 +80,11 @@ function exchanges(design: Design, { piece, index }: PlacedPiece, catalog: Catal
 /** Adapters put between two pieces. */
 export function insertion(design: Design, at: number, chain: TurnedAdapter[]): Remedy {
   const insert: AnyPiece[] = [];
-  for (const turned of chain) insert.push(adapterPiece(freshId([...design.pieces, ...insert], 'adapter'), turned));
-  const top = Math.max(...chain.map(({ adapter }) => seriesById[faceOf(adapter.faces[0]).series].contactDbPerSqrtGhz));
+  for (const turned of chain)
+    insert.push(adapterPiece(freshId([...design.pieces, ...insert], 'adapter'), turned));
+  const top = Math.max(
+    ...chain.map(({ adapter }) => seriesById[faceOf(adapter.faces[0]).series].contactDbPerSqrtGhz),
+  );
   return {
     title: `Put in ${chain.map(({ adapter }) => article(adapter.name)).join(', then ')}`,
     detail: `+${chain.length} ${chain.length === 1 ? 'joint' : 'joints'} · about +${(top * 0.7 * chain.length).toFixed(2)} dB at 500 MHz · buy or find one`,

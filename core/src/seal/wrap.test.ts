@@ -21,7 +21,9 @@ describe('tape over a joint', () => {
   // Common practice, no source: two passes, three in ice.
   it('more weather, more passes', () => {
     expect(passesFor).toMatchObject({ sheltered: 1, outdoor: 2, ice: 3, salt: 3 });
-    expect(wrapJoint(smallPlug, jackets, 'ice', 'a little').passes.filter(({ tape }) => tape.kind === 'rubber')).toHaveLength(3);
+    expect(
+      wrapJoint(smallPlug, jackets, 'ice', 'a little').passes.filter(({ tape }) => tape.kind === 'rubber'),
+    ).toHaveLength(3);
   });
 
   it('a helix on a plain cylinder has the length of geometry', () => {

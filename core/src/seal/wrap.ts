@@ -48,7 +48,11 @@ export const passesFor: Record<Exposure, number> = { sheltered: 1, outdoor: 2, b
  * Half lap is taken along the axis: each turn advances half the stretched width. Stretched by s the tape keeps its
  * volume, so width and thickness shrink by √s; a turn on diameter D is √((πD)² + advance²) long and uses 1/s of that.
  */
-export function passOver(profile: readonly ProfileStep[], tape: Tape, stretch: number): Omit<Pass, 'tape' | 'diameterM'> {
+export function passOver(
+  profile: readonly ProfileStep[],
+  tape: Tape,
+  stretch: number,
+): Omit<Pass, 'tape' | 'diameterM'> {
   const advanceM = tape.widthMm / 1000 / Math.sqrt(stretch) / 2;
   let turns = 0;
   let helixM = 0;
@@ -103,7 +107,9 @@ export function wrapJoint(
   ];
   const vinyl = passOver(sun, vinyl19, VINYL_STRETCH);
   passes.push({ tape: vinyl19, ...vinyl, diameterM: widest(thicker(sun, vinyl19, VINYL_STRETCH)) });
-  const rubberM = passes.filter(({ tape }) => tape.kind === 'rubber').reduce((sum, pass) => sum + pass.tapeM, 0);
+  const rubberM = passes
+    .filter(({ tape }) => tape.kind === 'rubber')
+    .reduce((sum, pass) => sum + pass.tapeM, 0);
   const source = `half lap along the axis, stretched ${stretch} times, constant volume`;
   return {
     passes,
@@ -111,17 +117,26 @@ export function wrapJoint(
     rubber: figure(rubberM, 'm', source, rubberM * 0.1),
     vinyl: figure(vinyl.tapeM, 'm', 'half lap along the axis, light tension', vinyl.tapeM * 0.1),
     length: figure(lengthM, 'mm', 'profile of the joint and the run-out on both sides', 0.005),
-    finishedDiameter: figure(widest(thicker(sun, vinyl19, VINYL_STRETCH)), 'mm', 'four stretched thicknesses per half-lap pass', 0.002),
+    finishedDiameter: figure(
+      widest(thicker(sun, vinyl19, VINYL_STRETCH)),
+      'mm',
+      'four stretched thicknesses per half-lap pass',
+      0.002,
+    ),
     startM,
     stopM: startM + lengthM,
     instructions: instructions(exposure, school),
   };
 }
 
-const widest = (profile: readonly ProfileStep[]): number => Math.max(...profile.map(({ diameterM }) => diameterM));
+const widest = (profile: readonly ProfileStep[]): number =>
+  Math.max(...profile.map(({ diameterM }) => diameterM));
 
 function instructions(exposure: Exposure, school: TapeStretch): string[] {
-  const passes = { 1: 'One pass up.', 2: 'Two passes: up and back.', 3: 'Three passes: up, back and up.' }[passesFor[exposure]] ?? '';
+  const passes =
+    { 1: 'One pass up.', 2: 'Two passes: up and back.', 3: 'Three passes: up, back and up.' }[
+      passesFor[exposure]
+    ] ?? '';
   return [
     'Joint tight, clean and dry; a thin film of silicone grease on the threads only. Never wrap a wet or frozen joint.',
     `Rubber: start on the lower jacket, work upwards, half lap, stretched ${school === 'hard' ? 'hard, to 1.8 times' : 'a little, to 1.3 times'}. ${passes}`,

@@ -26,7 +26,8 @@ export type DatabasePlace = { folder: string } | { url: string };
 const migrationsFolder = fileURLToPath(new URL('../../drizzle', import.meta.url));
 
 /** Opens the database and brings its tables up to date. */
-export const openDatabase = (place: DatabasePlace): Promise<OpenDatabase> => ('url' in place ? openServer(place.url) : openFolder(place.folder));
+export const openDatabase = (place: DatabasePlace): Promise<OpenDatabase> =>
+  'url' in place ? openServer(place.url) : openFolder(place.folder);
 
 async function openFolder(folder: string): Promise<OpenDatabase> {
   const lock = lockFolder(folder);

@@ -48,7 +48,9 @@ export function lockFolder(folder: string): FolderLock {
       if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error;
       const holder = readHolder(file);
       if (holder && lives(holder)) {
-        throw new Error(`The data folder ${folder} is open in process ${holder.pid}. Stop that Kobran first, or set KOBRAN_DATA to another folder.`);
+        throw new Error(
+          `The data folder ${folder} is open in process ${holder.pid}. Stop that Kobran first, or set KOBRAN_DATA to another folder.`,
+        );
       }
       rmSync(file, { force: true });
     }

@@ -8,7 +8,9 @@ const imageFile = fileURLToPath(new URL('./image.tar.gz', import.meta.url));
 
 /** The prepared image, or nothing when it was not built; the first start is slower then, and the same. */
 export async function preparedImage(): Promise<Blob | undefined> {
-  return existsSync(imageFile) ? new Blob([await readFile(imageFile)], { type: 'application/x-gzip' }) : undefined;
+  return existsSync(imageFile)
+    ? new Blob([await readFile(imageFile)], { type: 'application/x-gzip' })
+    : undefined;
 }
 
 /** Builds the image unless it stands already. */

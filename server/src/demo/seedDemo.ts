@@ -11,9 +11,13 @@ export async function seedDemo(db: Database): Promise<void> {
     for (const { id, name, site, practice, runs: demoRuns } of tarrowmere) {
       await tx.insert(jobs).values({ id, name, site, practice, createdAt: new Date(moment++).toISOString() });
       for (const run of demoRuns) {
-        await tx.insert(runs).values({ id: run.id, jobId: id, design: run.design, createdAt: new Date(moment++).toISOString() });
-        if (run.facts.readings.length > 0) await tx.insert(readings).values(run.facts.readings.map((row) => ({ ...row, runId: run.id })));
-        if (run.facts.log.length > 0) await tx.insert(logEntries).values(run.facts.log.map((row) => ({ ...row, runId: run.id })));
+        await tx
+          .insert(runs)
+          .values({ id: run.id, jobId: id, design: run.design, createdAt: new Date(moment++).toISOString() });
+        if (run.facts.readings.length > 0)
+          await tx.insert(readings).values(run.facts.readings.map((row) => ({ ...row, runId: run.id })));
+        if (run.facts.log.length > 0)
+          await tx.insert(logEntries).values(run.facts.log.map((row) => ({ ...row, runId: run.id })));
       }
     }
   });

@@ -18,10 +18,16 @@ export class ProblemFilter implements ExceptionFilter {
 
   private answer(error: unknown, request: Request): { status: number; problem: ApiProblem } {
     if (error instanceof ProblemException) return { status: error.getStatus(), problem: error.problem };
-    if (error instanceof HttpException) return { status: error.getStatus(), problem: fromHttp(error, request) };
+    if (error instanceof HttpException)
+      return { status: error.getStatus(), problem: fromHttp(error, request) };
     return {
       status: 500,
-      problem: { code: 'server.bug', message: 'Kobran failed at this; nothing was changed.', where: request.path, remedy: 'Try again. If it stays, the server’s log has the reason.' },
+      problem: {
+        code: 'server.bug',
+        message: 'Kobran failed at this; nothing was changed.',
+        where: request.path,
+        remedy: 'Try again. If it stays, the server’s log has the reason.',
+      },
     };
   }
 }
@@ -30,9 +36,19 @@ export class ProblemFilter implements ExceptionFilter {
 function fromHttp(error: HttpException, request: Request): ApiProblem {
   switch (error.getStatus()) {
     case 404:
-      return { code: 'path.not-found', message: `There is nothing at ${request.path}.`, where: 'path', remedy: 'The API is described at /api/docs.' };
+      return {
+        code: 'path.not-found',
+        message: `There is nothing at ${request.path}.`,
+        where: 'path',
+        remedy: 'The API is described at /api/docs.',
+      };
     case 413:
-      return { code: 'body.too-large', message: 'The request is larger than Kobran accepts.', where: 'body', remedy: 'Send at most 4 MB: a job of about 200 runs.' };
+      return {
+        code: 'body.too-large',
+        message: 'The request is larger than Kobran accepts.',
+        where: 'body',
+        remedy: 'Send at most 4 MB: a job of about 200 runs.',
+      };
     default:
       return badRequest(error.message, request.path);
   }
@@ -40,7 +56,17 @@ function fromHttp(error: HttpException, request: Request): ApiProblem {
 
 function badRequest(message: string, path: string): ApiProblem {
   if (message.includes('JSON')) {
-    return { code: 'body.not-json', message: 'The request is not valid JSON.', where: /position \d+/.exec(message)?.[0] ?? 'body', remedy: 'Check brackets, quotes and commas there.' };
+    return {
+      code: 'body.not-json',
+      message: 'The request is not valid JSON.',
+      where: /position \d+/.exec(message)?.[0] ?? 'body',
+      remedy: 'Check brackets, quotes and commas there.',
+    };
   }
-  return { code: 'request.refused', message: `${message}.`, where: path, remedy: 'See /api/docs for what is accepted.' };
+  return {
+    code: 'request.refused',
+    message: `${message}.`,
+    where: path,
+    remedy: 'See /api/docs for what is accepted.',
+  };
 }

@@ -11,14 +11,29 @@ export class ProblemException extends HttpException {
   }
 }
 
-const said = (status: number, code: string, message: string, where: string, remedy: string): ProblemException =>
-  new ProblemException(status, { code, message, where, remedy });
+const said = (
+  status: number,
+  code: string,
+  message: string,
+  where: string,
+  remedy: string,
+): ProblemException => new ProblemException(status, { code, message, where, remedy });
 
 export const notFound = (what: 'job' | 'run', id: string): ProblemException =>
-  said(404, `${what}.not-found`, `There is no ${what} ${id}.`, 'path', `Go back to the board; the ${what} may have been deleted.`);
+  said(
+    404,
+    `${what}.not-found`,
+    `There is no ${what} ${id}.`,
+    'path',
+    `Go back to the board; the ${what} may have been deleted.`,
+  );
 
 /** The write was made on an older version; what stands now goes along, so that nothing is lost. */
-export const stale = (what: 'job' | 'run', sent: number, current: NonNullable<ApiProblem['current']>): ProblemException =>
+export const stale = (
+  what: 'job' | 'run',
+  sent: number,
+  current: NonNullable<ApiProblem['current']>,
+): ProblemException =>
   new ProblemException(409, {
     code: `${what}.stale`,
     message: `This ${what} was changed elsewhere: your change was made on version ${sent}, it is at version ${current.version} now.`,
@@ -28,4 +43,5 @@ export const stale = (what: 'job' | 'run', sent: number, current: NonNullable<Ap
   });
 
 /** The first problem speaks, the others go along. */
-export const invalid = ([first, ...others]: ApiProblem[]): ProblemException => new ProblemException(400, others.length > 0 ? { ...first, others } : first);
+export const invalid = ([first, ...others]: ApiProblem[]): ProblemException =>
+  new ProblemException(400, others.length > 0 ? { ...first, others } : first);

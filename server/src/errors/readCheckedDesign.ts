@@ -4,6 +4,7 @@ import { invalid } from './problem.js';
 /** Reads a design of a request or refuses it with every problem; `where` is the design's own place in the request. */
 export function readCheckedDesign(value: unknown, where: string): Design {
   const read = readDesign(value, catalog);
-  if (!read.ok) throw invalid(read.problems.map((problem) => ({ ...problem, where: `${where}.${problem.where}` })));
+  if (!read.ok)
+    throw invalid(read.problems.map((problem) => ({ ...problem, where: `${where}.${problem.where}` })));
   return JSON.parse(JSON.stringify(read.design)) as Design;
 }

@@ -9,5 +9,6 @@ export const contractPipe = (): ValidationPipe =>
     forbidNonWhitelisted: true,
     forbidUnknownValues: true,
     transform: true,
-    exceptionFactory: (errors: ValidationError[]) => invalid(errors.flatMap((error) => problemsOf(error, ''))),
+    exceptionFactory: (errors: ValidationError[]) =>
+      invalid(errors.flatMap((error) => problemsOf(error, ''))),
   });

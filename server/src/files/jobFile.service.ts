@@ -35,9 +35,16 @@ export class JobFileService {
       await tx.insert(jobs).values({ id: jobId, name: file.name, site: file.site, practice: file.practice });
       for (const [k, run] of file.runs.entries()) {
         const runId = randomUUID();
-        await tx.insert(runs).values({ id: runId, jobId, design: designs[k], createdAt: new Date(Date.now() + k).toISOString() });
-        if (run.readings.length > 0) await tx.insert(readings).values(run.readings.map((row) => ({ ...row, id: randomUUID(), runId })));
-        if (run.log.length > 0) await tx.insert(logEntries).values(run.log.map((row) => ({ ...row, id: randomUUID(), runId })));
+        await tx.insert(runs).values({
+          id: runId,
+          jobId,
+          design: designs[k],
+          createdAt: new Date(Date.now() + k).toISOString(),
+        });
+        if (run.readings.length > 0)
+          await tx.insert(readings).values(run.readings.map((row) => ({ ...row, id: randomUUID(), runId })));
+        if (run.log.length > 0)
+          await tx.insert(logEntries).values(run.log.map((row) => ({ ...row, id: randomUUID(), runId })));
       }
     });
     return this.jobsService.read(jobId);

@@ -1,5 +1,18 @@
 import { CreateJob, ReplaceJob, type JobDocument, type JobSummary } from '@kobran/contract';
-import { Body, Controller, Delete, Get, HttpCode, Inject, Param, ParseBoolPipe, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Inject,
+  Param,
+  ParseBoolPipe,
+  ParseUUIDPipe,
+  Post,
+  Put,
+  Query,
+} from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { schemaOf } from '../openapi.js';
 import { JobsService } from './jobs.service.js';
@@ -30,7 +43,9 @@ export class JobsController {
   }
 
   @Put(':id')
-  @ApiOperation({ summary: 'Replace a job’s name, site and practice; 409 when the version is not the current one' })
+  @ApiOperation({
+    summary: 'Replace a job’s name, site and practice; 409 when the version is not the current one',
+  })
   @ApiBody(schemaOf(ReplaceJob))
   replace(@Param('id', ParseUUIDPipe) id: string, @Body() body: ReplaceJob): Promise<JobDocument> {
     return this.jobs.replace(id, body);

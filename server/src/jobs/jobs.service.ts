@@ -8,7 +8,14 @@ import { jobs, runs } from '../database/schema.js';
 import { notFound, stale } from '../errors/problem.js';
 import { RunsService } from '../runs/runs.service.js';
 
-const columns = { id: jobs.id, name: jobs.name, site: jobs.site, practice: jobs.practice, version: jobs.version, deletedAt: jobs.deletedAt };
+const columns = {
+  id: jobs.id,
+  name: jobs.name,
+  site: jobs.site,
+  practice: jobs.practice,
+  version: jobs.version,
+  deletedAt: jobs.deletedAt,
+};
 
 @Injectable()
 export class JobsService {

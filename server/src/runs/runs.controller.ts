@@ -1,6 +1,17 @@
 import { AddLogEntry, AddReading, CreateRun, ReplaceRun, type RunDocument } from '@kobran/contract';
 import { catalog, evaluate, type Sheet } from '@kobran/core';
-import { Body, Controller, Delete, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Inject,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Put,
+} from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { schemaOf } from '../openapi.js';
 import { RunsService } from './runs.service.js';
@@ -30,7 +41,10 @@ export class RunsController {
   }
 
   @Get('runs/:id/sheet')
-  @ApiOperation({ summary: 'What Kobran says of the run: figures, joints, stages and snags, without the samples along the ruler' })
+  @ApiOperation({
+    summary:
+      'What Kobran says of the run: figures, joints, stages and snags, without the samples along the ruler',
+  })
   async sheet(@Param('id', ParseUUIDPipe) id: string): Promise<Omit<Sheet, 'ruler' | 'sweep'>> {
     const { design, readings, log } = await this.runs.read(id);
     const { ruler: _, sweep: __, ...sheet } = evaluate(design, catalog, { facts: { readings, log } });
@@ -38,7 +52,9 @@ export class RunsController {
   }
 
   @Put('runs/:id')
-  @ApiOperation({ summary: 'Replace a run’s design; 409 with the current one when the version is not current' })
+  @ApiOperation({
+    summary: 'Replace a run’s design; 409 with the current one when the version is not current',
+  })
   @ApiBody(schemaOf(ReplaceRun))
   replace(@Param('id', ParseUUIDPipe) id: string, @Body() body: ReplaceRun): Promise<RunDocument> {
     return this.runs.replace(id, body);

@@ -8,8 +8,24 @@ import { jobs, logEntries, readings, runs } from '../database/schema.js';
 import { notFound, stale } from '../errors/problem.js';
 import { readCheckedDesign } from '../errors/readCheckedDesign.js';
 
-const readingColumns = { id: readings.id, runId: readings.runId, pieceId: readings.pieceId, expectation: readings.expectation, value: readings.value, by: readings.by, at: readings.at };
-const logColumns = { id: logEntries.id, runId: logEntries.runId, kind: logEntries.kind, about: logEntries.about, text: logEntries.text, by: logEntries.by, at: logEntries.at };
+const readingColumns = {
+  id: readings.id,
+  runId: readings.runId,
+  pieceId: readings.pieceId,
+  expectation: readings.expectation,
+  value: readings.value,
+  by: readings.by,
+  at: readings.at,
+};
+const logColumns = {
+  id: logEntries.id,
+  runId: logEntries.runId,
+  kind: logEntries.kind,
+  about: logEntries.about,
+  text: logEntries.text,
+  by: logEntries.by,
+  at: logEntries.at,
+};
 
 type RunRow = Omit<RunDocument, 'readings' | 'log'>;
 
@@ -31,7 +47,13 @@ export class RunsService {
 
   async read(id: string): Promise<RunDocument> {
     const [row] = await this.db
-      .select({ id: runs.id, jobId: runs.jobId, design: runs.design, version: runs.version, deletedAt: runs.deletedAt })
+      .select({
+        id: runs.id,
+        jobId: runs.jobId,
+        design: runs.design,
+        version: runs.version,
+        deletedAt: runs.deletedAt,
+      })
       .from(runs)
       .innerJoin(jobs, eq(jobs.id, runs.jobId))
       .where(and(eq(runs.id, id), isNull(runs.deletedAt), isNull(jobs.deletedAt)));
@@ -43,7 +65,10 @@ export class RunsService {
   /** Puts a run into a job; the same id again gives the run made the first time. */
   async create(jobId: string, { id, design }: CreateRun): Promise<RunDocument> {
     const checked = readCheckedDesign(design, 'design');
-    const [job] = await this.db.select({ id: jobs.id }).from(jobs).where(and(eq(jobs.id, jobId), isNull(jobs.deletedAt)));
+    const [job] = await this.db
+      .select({ id: jobs.id })
+      .from(jobs)
+      .where(and(eq(jobs.id, jobId), isNull(jobs.deletedAt)));
     if (!job) throw notFound('job', jobId);
     await this.db.insert(runs).values({ id, jobId, design: checked }).onConflictDoNothing();
     return this.read(id);
@@ -58,7 +83,8 @@ export class RunsService {
       .where(and(eq(runs.id, id), eq(runs.version, version), isNull(runs.deletedAt)))
       .returning({ id: runs.id });
     const current = await this.read(id);
-    if (changed.length === 0) throw stale('run', version, { version: current.version, design: current.design });
+    if (changed.length === 0)
+      throw stale('run', version, { version: current.version, design: current.design });
     return current;
   }
 
@@ -75,21 +101,35 @@ export class RunsService {
   /** Keeps a reading; sent twice it is kept once. */
   async addReading(runId: string, reading: AddReading): Promise<void> {
     await this.read(runId);
-    await this.db.insert(readings).values({ ...reading, runId }).onConflictDoNothing();
+    await this.db
+      .insert(readings)
+      .values({ ...reading, runId })
+      .onConflictDoNothing();
   }
 
   /** Keeps a line of the log; sent twice it is kept once. */
   async addLogEntry(runId: string, entry: AddLogEntry): Promise<void> {
     await this.read(runId);
-    await this.db.insert(logEntries).values({ ...entry, runId }).onConflictDoNothing();
+    await this.db
+      .insert(logEntries)
+      .values({ ...entry, runId })
+      .onConflictDoNothing();
   }
 
   private async withFacts(rows: RunRow[]): Promise<RunDocument[]> {
     const ids = rows.map(({ id }) => id);
     if (ids.length === 0) return [];
     const [allReadings, allEntries] = await Promise.all([
-      this.db.select(readingColumns).from(readings).where(inArray(readings.runId, ids)).orderBy(asc(readings.at)),
-      this.db.select(logColumns).from(logEntries).where(inArray(logEntries.runId, ids)).orderBy(asc(logEntries.at)),
+      this.db
+        .select(readingColumns)
+        .from(readings)
+        .where(inArray(readings.runId, ids))
+        .orderBy(asc(readings.at)),
+      this.db
+        .select(logColumns)
+        .from(logEntries)
+        .where(inArray(logEntries.runId, ids))
+        .orderBy(asc(logEntries.at)),
     ]);
     return rows.map(({ id, jobId, design, version, deletedAt }) => ({
       id,
@@ -97,7 +137,9 @@ export class RunsService {
       version,
       design,
       deletedAt,
-      readings: allReadings.filter((row) => row.runId === id).map(({ runId: _, ...row }): Reading => iso(row)),
+      readings: allReadings
+        .filter((row) => row.runId === id)
+        .map(({ runId: _, ...row }): Reading => iso(row)),
       log: allEntries.filter((row) => row.runId === id).map(({ runId: _, ...row }): LogEntry => iso(row)),
     }));
   }

@@ -24,13 +24,22 @@ const WAIT_MS = 8_000;
  *
  * @throws {Refused} with the server's problem, or {Unreachable} when there is no answer in time
  */
-export async function ask<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> {
+export async function ask<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body?: unknown,
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, {
       method,
       signal: AbortSignal.timeout(WAIT_MS),
-      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: typeof body === 'string' ? body : JSON.stringify(body) }),
+      ...(body === undefined
+        ? {}
+        : {
+            headers: { 'content-type': 'application/json' },
+            body: typeof body === 'string' ? body : JSON.stringify(body),
+          }),
     });
   } catch {
     throw new Unreachable(); // fetch fails only for the network, the time limit or a server that is gone.
@@ -52,7 +61,12 @@ function parsed(text: string): unknown {
 
 function asProblem(answer: unknown, status: number): ApiProblem {
   if (typeof answer === 'object' && answer !== null && 'message' in answer) return answer as ApiProblem;
-  return { code: 'server.unknown', message: `The server answered ${status} without a reason.`, where: 'server', remedy: 'Reload the page; if it stays, look at the server’s log.' };
+  return {
+    code: 'server.unknown',
+    message: `The server answered ${status} without a reason.`,
+    where: 'server',
+    remedy: 'Reload the page; if it stays, look at the server’s log.',
+  };
 }
 
 /** A sentence for a failed request. */

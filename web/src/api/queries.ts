@@ -1,15 +1,37 @@
 import type { JobDocument, JobSummary, RunDocument } from '@kobran/contract';
-import { queryOptions, useMutation, useQuery, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
+import {
+  useMutation,
+  useQuery,
+  useQueryClient,
+  type UseMutationResult,
+  type UseQueryResult,
+} from '@tanstack/react-query';
 import { ask } from './client.js';
 
-export const jobsQuery = (deleted = false) => queryOptions({ queryKey: ['jobs', { deleted }], queryFn: () => ask<JobSummary[]>('GET', `/api/jobs${deleted ? '?deleted=true' : ''}`) });
-export const jobQuery = (id: string) => queryOptions({ queryKey: ['job', id], queryFn: () => ask<JobDocument>('GET', `/api/jobs/${id}`) });
-export const runQuery = (id: string) => queryOptions({ queryKey: ['run', id], queryFn: () => ask<RunDocument>('GET', `/api/runs/${id}`) });
+/** Where a run is kept in the cache. */
+export const runKey = (id: string): [string, string] => ['run', id];
 
-export const useJob = (id: string) => useQuery(jobQuery(id));
+export const useJobs = (deleted = false): UseQueryResult<JobSummary[]> =>
+  useQuery({
+    queryKey: ['jobs', { deleted }],
+    queryFn: () => ask<JobSummary[]>('GET', `/api/jobs${deleted ? '?deleted=true' : ''}`),
+  });
+
+/** A job with its runs; nothing is asked while the id is not known. */
+export const useJob = (id: string): UseQueryResult<JobDocument> =>
+  useQuery({
+    queryKey: ['job', id],
+    queryFn: () => ask<JobDocument>('GET', `/api/jobs/${id}`),
+    enabled: id !== '',
+  });
+
+export const useRun = (id: string): UseQueryResult<RunDocument> =>
+  useQuery({ queryKey: runKey(id), queryFn: () => ask<RunDocument>('GET', `/api/runs/${id}`) });
 
 /** A change of jobs or runs; everything shown is read again afterwards. */
-export function useChange<Input, Output>(change: (input: Input) => Promise<Output>): UseMutationResult<Output, Error, Input> {
+export function useChange<Input, Output>(
+  change: (input: Input) => Promise<Output>,
+): UseMutationResult<Output, Error, Input> {
   const queries = useQueryClient();
   return useMutation({ mutationFn: change, onSuccess: () => queries.invalidateQueries() });
 }

@@ -2,16 +2,42 @@ import { faceInFull, type Face } from '@kobran/core';
 import { useId, type ReactNode } from 'react';
 import { faceSection, faceSize, type Material } from './section.js';
 
-const fill: Record<Material, string> = { metal: 'var(--paper)', dielectric: 'var(--dielectric)', copper: 'var(--copper)', hole: 'var(--paper)', thread: 'var(--paper)' };
+const fill: Record<Material, string> = {
+  metal: 'var(--paper)',
+  dielectric: 'var(--dielectric)',
+  copper: 'var(--copper)',
+  hole: 'var(--paper)',
+  thread: 'var(--paper)',
+};
 
 /** Shapes of one face; `turned` makes it look to the left. The mating plane is at x = 0 of its own group. */
-function SectionShapes({ face, turned, scale, hatch }: { face: Face; turned: boolean; scale: number; hatch: string }): ReactNode {
+function SectionShapes({
+  face,
+  turned,
+  scale,
+  hatch,
+}: {
+  face: Face;
+  turned: boolean;
+  scale: number;
+  hatch: string;
+}): ReactNode {
   return (
     <g transform={`scale(${turned ? -scale : scale} ${scale})`}>
       {faceSection(face).map(({ material, x, y, width, height }, k) => (
         <g key={k}>
-          <rect x={x} y={y} width={width} height={height} fill={fill[material]} stroke="var(--ink)" strokeWidth={(material === 'copper' ? 0 : 1) / scale} />
-          {(material === 'metal' || material === 'thread') && <rect x={x} y={y} width={width} height={height} fill={`url(#${hatch}-${material})`} />}
+          <rect
+            x={x}
+            y={y}
+            width={width}
+            height={height}
+            fill={fill[material]}
+            stroke="var(--ink)"
+            strokeWidth={(material === 'copper' ? 0 : 1) / scale}
+          />
+          {(material === 'metal' || material === 'thread') && (
+            <rect x={x} y={y} width={width} height={height} fill={`url(#${hatch}-${material})`} />
+          )}
         </g>
       ))}
     </g>
@@ -22,7 +48,13 @@ function Hatches({ id, scale }: { id: string; scale: number }): ReactNode {
   const pitch = 4.5 / scale;
   return (
     <defs>
-      <pattern id={`${id}-metal`} width={pitch} height={pitch} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+      <pattern
+        id={`${id}-metal`}
+        width={pitch}
+        height={pitch}
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
+      >
         <path d={`M0 0V${pitch}`} stroke="var(--ink)" strokeWidth={0.8 / scale} />
       </pattern>
       <pattern id={`${id}-thread`} width={pitch * 0.55} height={pitch} patternUnits="userSpaceOnUse">
@@ -35,7 +67,17 @@ function Hatches({ id, scale }: { id: string; scale: number }): ReactNode {
 const GAP_MM = 5;
 
 /** Two faces about to meet, to one scale, in section. Decorative beside the words which say the same. */
-export function JointDrawing({ left, right, width, height }: { left: Face; right: Face; width: number; height: number }): ReactNode {
+export function JointDrawing({
+  left,
+  right,
+  width,
+  height,
+}: {
+  left: Face;
+  right: Face;
+  width: number;
+  height: number;
+}): ReactNode {
   const hatch = useId();
   const a = faceSize(left);
   const b = faceSize(right);
@@ -43,7 +85,13 @@ export function JointDrawing({ left, right, width, height }: { left: Face; right
   const scale = Math.min((width - 8) / lengthMm, (height - 6) / Math.max(a.diameterMm, b.diameterMm));
   const start = (width - lengthMm * scale) / 2;
   return (
-    <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true" className="block text-ink">
+    <svg
+      width={width}
+      height={height}
+      viewBox={`0 0 ${width} ${height}`}
+      aria-hidden="true"
+      className="block text-ink"
+    >
       <Hatches id={hatch} scale={scale} />
       <path d={`M2 ${height / 2}H${width - 2}`} stroke="var(--edge)" strokeDasharray="10 3 2 3" />
       <g transform={`translate(${start + a.lengthMm * scale} ${height / 2})`}>
@@ -57,13 +105,30 @@ export function JointDrawing({ left, right, width, height }: { left: Face; right
 }
 
 /** One face in section, with its name for those who do not see it. */
-export function FaceDrawing({ face, turned = false, width, height }: { face: Face; turned?: boolean; width: number; height: number }): ReactNode {
+export function FaceDrawing({
+  face,
+  turned = false,
+  width,
+  height,
+}: {
+  face: Face;
+  turned?: boolean;
+  width: number;
+  height: number;
+}): ReactNode {
   const hatch = useId();
   const { lengthMm, diameterMm } = faceSize(face);
   const scale = Math.min((width - 8) / lengthMm, (height - 6) / diameterMm, 5);
   const plane = turned ? (width - lengthMm * scale) / 2 : (width + lengthMm * scale) / 2;
   return (
-    <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={`${faceInFull(face)}, in section`} className="block text-ink">
+    <svg
+      width={width}
+      height={height}
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-label={`${faceInFull(face)}, in section`}
+      className="mx-auto block text-ink"
+    >
       <Hatches id={hatch} scale={scale} />
       <path d={`M2 ${height / 2}H${width - 2}`} stroke="var(--edge)" strokeDasharray="10 3 2 3" />
       <g transform={`translate(${plane} ${height / 2})`}>

@@ -19,11 +19,13 @@ describe('a face in section', () => {
   });
 
   it('shows pin or socket, never both', () => {
-    for (const face of faces.values()) expect(faceSection(face).some(({ material }) => material === 'hole')).toBe(face.contact === 'socket');
+    for (const face of faces.values())
+      expect(faceSection(face).some(({ material }) => material === 'hole')).toBe(face.contact === 'socket');
   });
 
   it('draws the pin at its true diameter', () => {
-    const pin = (code: string): number => faceSection(faceOf(code)).find(({ material }) => material === 'copper')?.height ?? 0;
+    const pin = (code: string): number =>
+      faceSection(faceOf(code)).find(({ material }) => material === 'copper')?.height ?? 0;
     expect(pin('uhf-plug')).toBe(3.96);
     expect(pin('n-plug')).toBe(1.65);
     expect(pin('n75-plug')).toBe(0.91);

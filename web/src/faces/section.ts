@@ -14,7 +14,9 @@ export interface SectionShape {
 /** How far a face reaches back from its mating plane, and its largest diameter; mm. */
 export function faceSize({ series, body }: Face): { lengthMm: number; diameterMm: number } {
   const s = seriesById[series];
-  return body === 'plug' ? { lengthMm: s.plugLengthMm, diameterMm: s.plugNutMm } : { lengthMm: s.jackLengthMm, diameterMm: s.jackBodyMm * 1.25 };
+  return body === 'plug'
+    ? { lengthMm: s.plugLengthMm, diameterMm: s.plugNutMm }
+    : { lengthMm: s.jackLengthMm, diameterMm: s.jackBodyMm * 1.25 };
 }
 
 /** A face in section as a draughtsman would draw it, from the series’ dimensions. Looks to the right. */
@@ -23,7 +25,13 @@ export function faceSection(face: Face): SectionShape[] {
 }
 
 /** Upper and lower wall of a tube. */
-function walls(material: Material, fromX: number, toX: number, outerMm: number, innerMm: number): SectionShape[] {
+function walls(
+  material: Material,
+  fromX: number,
+  toX: number,
+  outerMm: number,
+  innerMm: number,
+): SectionShape[] {
   const height = (outerMm - innerMm) / 2;
   const width = toX - fromX;
   return [
@@ -32,14 +40,23 @@ function walls(material: Material, fromX: number, toX: number, outerMm: number, 
   ];
 }
 
-const round = (material: Material, fromX: number, toX: number, diameterMm: number): SectionShape => ({ material, x: fromX, y: -diameterMm / 2, width: toX - fromX, height: diameterMm });
+const round = (material: Material, fromX: number, toX: number, diameterMm: number): SectionShape => ({
+  material,
+  x: fromX,
+  y: -diameterMm / 2,
+  width: toX - fromX,
+  height: diameterMm,
+});
 
 /** The centre contact: a pin stands out to `tipX`, a socket is a tube open at `faceX`. */
 function contact(face: Face, backX: number, faceX: number, tipX: number): SectionShape[] {
   const { variants } = seriesById[face.series];
   const pinMm = variants.find((v) => v.impedanceOhm === face.impedanceOhm)?.pinMm ?? variants[0].pinMm;
   if (face.contact === 'pin') return [round('copper', backX, tipX, pinMm)];
-  return [round('copper', backX, faceX, pinMm * 1.8), round('hole', faceX - (faceX - backX) * 0.45, faceX, pinMm)];
+  return [
+    round('copper', backX, faceX, pinMm * 1.8),
+    round('hole', faceX - (faceX - backX) * 0.45, faceX, pinMm),
+  ];
 }
 
 function plug(face: Face): SectionShape[] {
@@ -62,7 +79,13 @@ function jack(face: Face): SectionShape[] {
   const insulator = -s.jackLengthMm * 0.14;
   const coupling: SectionShape[] =
     s.coupling === 'thread'
-      ? walls('thread', -s.jackLengthMm * 0.62, -s.jackLengthMm * 0.04, s.threadMm, s.threadMm - (s.threadMm - s.outerConductorIdMm) * 0.3)
+      ? walls(
+          'thread',
+          -s.jackLengthMm * 0.62,
+          -s.jackLengthMm * 0.04,
+          s.threadMm,
+          s.threadMm - (s.threadMm - s.outerConductorIdMm) * 0.3,
+        )
       : walls('metal', -s.jackLengthMm * 0.4, -s.jackLengthMm * 0.28, s.threadMm, s.jackBodyMm);
   return [
     ...walls('metal', back, 0, s.jackBodyMm, s.outerConductorIdMm),

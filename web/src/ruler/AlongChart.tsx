@@ -31,55 +31,166 @@ export function sampleAt(distanceM: Float64Array, metres: number): number {
 }
 
 /** A curve over the run, on the ruler’s own scale. Predicted values are drawn in ink. */
-export function AlongChart({ title, summary, unit, distanceM, values, scale, width, height, format, limits = [], cursorM, onCursor }: Props): ReactNode {
+export function AlongChart({
+  title,
+  summary,
+  unit,
+  distanceM,
+  values,
+  scale,
+  width,
+  height,
+  format,
+  limits = [],
+  cursorM,
+  onCursor,
+}: Props): ReactNode {
   const highest = Math.max(...values) || 1;
   const shown = limits.filter(({ value }) => value <= highest * 2.2);
-  const y = scaleLinear().domain([0, Math.max(highest, ...shown.map(({ value }) => value)) * 1.12]).range([height - 2, 20]);
+  /** Title and limits do not stand side by side, and the unit gives way. */
+  const narrow = width < 700;
+  const y = scaleLinear()
+    .domain([0, Math.max(highest, ...shown.map(({ value }) => value)) * 1.12])
+    .range([height - 2, narrow && limits.length > 0 ? 36 : 20]);
   const indices = Array.from(values.keys());
   const x = (k: number): number => scale(distanceM[k]);
-  const cursor = cursorM === undefined ? undefined : sampleAt(distanceM, cursorM);
-  const lastX = x(values.length - 1);
   return (
-    <svg width={width} height={height} role="img" aria-label={`${title}. ${summary}`} className="block" onPointerMove={({ nativeEvent }) => onCursor(scale.invert(nativeEvent.offsetX))} onPointerLeave={() => onCursor(undefined)}>
+    <svg
+      width={width}
+      height={height}
+      role="img"
+      aria-label={`${title}. ${summary}`}
+      className="block"
+      onPointerMove={({ nativeEvent }) => onCursor(scale.invert(nativeEvent.offsetX))}
+      onPointerLeave={() => onCursor(undefined)}
+    >
       <text x={scale.range()[0]} y={13} fontSize={13} fontWeight={700}>
         {title}
-        <tspan className="figures" fontWeight={400} fill="var(--muted)">{`  ${unit}`}</tspan>
+        <tspan className="figures" fontWeight={400} fill="var(--muted)">
+          {narrow ? '' : `  ${unit}`}
+        </tspan>
       </text>
       {limits.length > 0 && (
-        <text x={scale.range()[1]} y={13} fontSize={13} textAnchor="end" fill="var(--muted)">
+        <text
+          x={narrow ? scale.range()[0] : scale.range()[1]}
+          y={narrow ? 30 : 13}
+          fontSize={13}
+          textAnchor={narrow ? 'start' : 'end'}
+          fill="var(--muted)"
+        >
           {limits.map(({ label, value }) => `${label} ${format(value)}`).join(', ')}
         </text>
       )}
-      <path d={area<number>().x(x).y0(y(0)).y1((k) => y(values[k]))(indices) ?? ''} fill="var(--panel)" />
-      <path d={line<number>().x(x).y((k) => y(values[k]))(indices) ?? ''} fill="none" stroke="var(--ink)" strokeWidth={1.8} />
+      <path
+        d={
+          area<number>()
+            .x(x)
+            .y0(y(0))
+            .y1((k) => y(values[k]))(indices) ?? ''
+        }
+        fill="var(--panel)"
+      />
+      <path
+        d={
+          line<number>()
+            .x(x)
+            .y((k) => y(values[k]))(indices) ?? ''
+        }
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={1.8}
+      />
       <path d={`M${scale.range()[0]} ${y(0)}H${scale.range()[1]}`} stroke="var(--rule)" />
       {shown.map(({ value, label }) => (
         <g key={label}>
-          <path d={`M${scale.range()[0]} ${y(value)}H${scale.range()[1]}`} stroke="var(--edge)" strokeDasharray="6 4" />
-          <text x={(scale.range()[0] + scale.range()[1]) / 2} y={y(value) + 14} fontSize={13} textAnchor="middle" fill="var(--muted)" className="figures">
+          <path
+            d={`M${scale.range()[0]} ${y(value)}H${scale.range()[1]}`}
+            stroke="var(--edge)"
+            strokeDasharray="6 4"
+          />
+          <text
+            x={(scale.range()[0] + scale.range()[1]) / 2}
+            y={y(value) + 14}
+            fontSize={13}
+            textAnchor="middle"
+            fill="var(--muted)"
+            className="figures"
+          >
             {format(value)}
           </text>
         </g>
       ))}
-      {values.length > 0 && (
-        <>
-          <text x={x(0) + 4} y={Math.min(y(values[0]) + 16, height - 6)} fontSize={13} className="figures">
-            {format(values[0])}
-          </text>
-          <text x={lastX - 4} y={Math.min(y(values[values.length - 1]) + 16, height - 6)} fontSize={13} textAnchor="end" className="figures">
-            {format(values[values.length - 1])}
-          </text>
-        </>
-      )}
-      {cursor !== undefined && cursorM !== undefined && (
-        <g>
-          <path d={`M${scale(cursorM)} 18V${height}`} stroke="var(--copper)" strokeDasharray="2 3" />
-          <circle cx={scale(cursorM)} cy={y(values[cursor])} r={3.5} fill="var(--copper)" />
-          <text x={scale(cursorM) + (scale(cursorM) > width - 110 ? -8 : 8)} textAnchor={scale(cursorM) > width - 110 ? 'end' : 'start'} y={Math.max(y(values[cursor]) - 6, 30)} fontSize={13} fontWeight={700} className="figures" fill="var(--copper)" stroke="var(--sheet)" strokeWidth={4} paintOrder="stroke">
-            {format(values[cursor])}
-          </text>
-        </g>
+      <EndLabels x={x} y={y} values={values} format={format} bottom={height - 6} />
+      {cursorM !== undefined && (
+        <Cursor
+          x={scale(cursorM)}
+          y={y(values[sampleAt(distanceM, cursorM)])}
+          text={format(values[sampleAt(distanceM, cursorM)])}
+          width={width}
+          height={height}
+        />
       )}
     </svg>
+  );
+}
+
+interface EndLabelsProps {
+  x: (index: number) => number;
+  y: (value: number) => number;
+  values: Float64Array;
+  format: (value: number) => string;
+  bottom: number;
+}
+
+/** What the curve begins and ends with, written beside it. */
+function EndLabels({ x, y, values, format, bottom }: EndLabelsProps): ReactNode {
+  const last = values.length - 1;
+  const under = (k: number): number => Math.min(y(values[k]) + 16, bottom);
+  return (
+    <>
+      <text x={x(0) + 4} y={under(0)} fontSize={13} className="figures">
+        {format(values[0])}
+      </text>
+      <text x={x(last) - 4} y={under(last)} fontSize={13} textAnchor="end" className="figures">
+        {format(values[last])}
+      </text>
+    </>
+  );
+}
+
+/** The value at the place pointed at. */
+function Cursor({
+  x,
+  y,
+  text,
+  width,
+  height,
+}: {
+  x: number;
+  y: number;
+  text: string;
+  width: number;
+  height: number;
+}): ReactNode {
+  const nearEnd = x > width - 110;
+  return (
+    <g>
+      <path d={`M${x} 18V${height}`} stroke="var(--copper)" strokeDasharray="2 3" />
+      <circle cx={x} cy={y} r={3.5} fill="var(--copper)" />
+      <text
+        x={x + (nearEnd ? -8 : 8)}
+        textAnchor={nearEnd ? 'end' : 'start'}
+        y={Math.max(y - 6, 30)}
+        fontSize={13}
+        fontWeight={700}
+        className="figures"
+        style={{ fill: 'var(--copper)' }}
+        stroke="var(--sheet)"
+        strokeWidth={4}
+        paintOrder="stroke"
+      >
+        {text}
+      </text>
+    </g>
   );
 }

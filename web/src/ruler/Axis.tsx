@@ -4,7 +4,15 @@ import type { RulerScale } from './scale.js';
 import { rulerTicks } from './ticks.js';
 
 /** The ruler itself: ticks end to end in the unit in use. */
-export function Axis({ scale, totalM, width }: { scale: RulerScale; totalM: number; width: number }): ReactNode {
+export function Axis({
+  scale,
+  totalM,
+  width,
+}: {
+  scale: RulerScale;
+  totalM: number;
+  width: number;
+}): ReactNode {
   const { units } = usePreferences();
   return (
     <g stroke="var(--ink)">

@@ -8,7 +8,7 @@ import { RULER_PAD, type RulerScale } from './scale.js';
 
 const STATION_GAP = 8;
 const STATION_MOST = 212;
-const STATION_LEAST = 92;
+const STATION_LEAST = 108;
 const CABLE_Y = 62;
 const LEADERS_Y = 104;
 
@@ -24,14 +24,26 @@ interface Props {
 }
 
 /** The run to scale on its ruler, with each joint pulled out of its true place into a station large enough to see. */
-export function LineDrawing({ sheet, scale, width, selected, onSelect, cursorM, onCursor }: Props): ReactNode {
+export function LineDrawing({
+  sheet,
+  scale,
+  width,
+  selected,
+  onSelect,
+  cursorM,
+  onCursor,
+}: Props): ReactNode {
   const [scrolled, setScrolled] = useState(0);
   const { joints, pieces } = sheet;
   const inner = width - 2 * RULER_PAD;
-  const stationWidth = Math.max(STATION_LEAST, Math.min(STATION_MOST, (inner - STATION_GAP * (joints.length - 1)) / joints.length));
+  const stationWidth = Math.max(
+    STATION_LEAST,
+    Math.min(STATION_MOST, (inner - STATION_GAP * (joints.length - 1)) / joints.length),
+  );
   const rowWidth = joints.length * stationWidth + (joints.length - 1) * STATION_GAP;
   const spread = joints.length > 1 && rowWidth < inner ? (inner - rowWidth) / (joints.length - 1) : 0;
-  const centre = (k: number): number => RULER_PAD + k * (stationWidth + STATION_GAP + spread) + stationWidth / 2 - scrolled;
+  const centre = (k: number): number =>
+    RULER_PAD + k * (stationWidth + STATION_GAP + spread) + stationWidth / 2 - scrolled;
   return (
     <div>
       <div className="relative" style={{ height: LEADERS_Y }}>
@@ -49,19 +61,46 @@ export function LineDrawing({ sheet, scale, width, selected, onSelect, cursorM, 
             <PieceBar key={piece.id} piece={piece} scale={scale} selected={piece.id === selected} />
           ))}
           {joints.map((joint, k) => (
-            <Leader key={joint.id} joint={joint} fromX={scale(joint.atM)} toX={centre(k)} selected={joint.id === selected} />
+            <Leader
+              key={joint.id}
+              joint={joint}
+              fromX={scale(joint.atM)}
+              toX={centre(k)}
+              selected={joint.id === selected}
+            />
           ))}
-          {cursorM !== undefined && <path d={`M${scale(cursorM)} 22V${LEADERS_Y}`} stroke="var(--copper)" strokeDasharray="2 3" />}
+          {cursorM !== undefined && (
+            <path d={`M${scale(cursorM)} 22V${LEADERS_Y}`} stroke="var(--copper)" strokeDasharray="2 3" />
+          )}
         </svg>
         {pieces.map((piece) => (
-          <PieceButton key={piece.id} piece={piece} scale={scale} pressed={piece.id === selected} onSelect={onSelect} />
+          <PieceButton
+            key={piece.id}
+            piece={piece}
+            scale={scale}
+            pressed={piece.id === selected}
+            onSelect={onSelect}
+          />
         ))}
       </div>
-      <div className="overflow-x-auto" style={{ paddingInline: RULER_PAD }} onScroll={({ currentTarget }) => setScrolled(currentTarget.scrollLeft)}>
-        <ol aria-label="Joints, from the radio to the antenna" className="flex justify-between" style={{ gap: STATION_GAP, minWidth: rowWidth }}>
+      <div
+        className="overflow-x-auto"
+        style={{ paddingInline: RULER_PAD }}
+        onScroll={({ currentTarget }) => setScrolled(currentTarget.scrollLeft)}
+      >
+        <ol
+          aria-label="Joints, from the radio to the antenna"
+          className="flex justify-between"
+          style={{ gap: STATION_GAP, minWidth: rowWidth }}
+        >
           {joints.map((joint) => (
             <li key={joint.id} style={{ width: stationWidth }} className="shrink-0">
-              <Station joint={joint} width={stationWidth} selected={joint.id === selected} onSelect={onSelect} />
+              <Station
+                joint={joint}
+                width={stationWidth}
+                selected={joint.id === selected}
+                onSelect={onSelect}
+              />
             </li>
           ))}
         </ol>
@@ -71,7 +110,10 @@ export function LineDrawing({ sheet, scale, width, selected, onSelect, cursorM, 
 }
 
 function Zones({ sheet, scale }: { sheet: Sheet; scale: RulerScale }): ReactNode {
-  const spans = sheet.route.spans.length > 0 ? sheet.route.spans : [{ fromM: 0, toM: sheet.totalM, zone: 'dry' as const, leg: 0 }];
+  const spans =
+    sheet.route.spans.length > 0
+      ? sheet.route.spans
+      : [{ fromM: 0, toM: sheet.totalM, zone: 'dry' as const, leg: 0 }];
   return spans.map(({ fromM, toM, zone }, k) => {
     const end = k === spans.length - 1 ? sheet.totalM : Math.min(toM, sheet.totalM);
     if (end <= fromM) return null;
@@ -90,15 +132,41 @@ function Zones({ sheet, scale }: { sheet: Sheet; scale: RulerScale }): ReactNode
 }
 
 /** Cables are drawn with a thickness which follows their diameter; rigid pieces as boxes. */
-function PieceBar({ piece, scale, selected }: { piece: PieceSheet; scale: RulerScale; selected: boolean }): ReactNode {
+function PieceBar({
+  piece,
+  scale,
+  selected,
+}: {
+  piece: PieceSheet;
+  scale: RulerScale;
+  selected: boolean;
+}): ReactNode {
   const [x, end] = [scale(piece.fromM), scale(piece.toM)];
   const height = piece.kind === 'assembly' ? 3 + piece.diameterMm * 0.45 : 12;
-  return <rect x={x} y={CABLE_Y - height / 2} width={Math.max(end - x, 3)} height={height} fill={selected ? 'var(--copper)' : piece.kind === 'assembly' ? 'var(--ink)' : 'var(--edge)'} />;
+  return (
+    <rect
+      x={x}
+      y={CABLE_Y - height / 2}
+      width={Math.max(end - x, 3)}
+      height={height}
+      fill={selected ? 'var(--copper)' : piece.kind === 'assembly' ? 'var(--ink)' : 'var(--edge)'}
+    />
+  );
 }
 
 const leaderColour = { stop: 'var(--stop)', caution: 'var(--caution)', note: 'var(--edge)' };
 
-function Leader({ joint, fromX, toX, selected }: { joint: JointSheet; fromX: number; toX: number; selected: boolean }): ReactNode {
+function Leader({
+  joint,
+  fromX,
+  toX,
+  selected,
+}: {
+  joint: JointSheet;
+  fromX: number;
+  toX: number;
+  selected: boolean;
+}): ReactNode {
   const colour = joint.snag ? leaderColour[joint.snag] : 'var(--edge)';
   const bold = selected || joint.snag === 'stop';
   return (
@@ -109,7 +177,17 @@ function Leader({ joint, fromX, toX, selected }: { joint: JointSheet; fromX: num
   );
 }
 
-function PieceButton({ piece, scale, pressed, onSelect }: { piece: PieceSheet; scale: RulerScale; pressed: boolean; onSelect: (id: string) => void }): ReactNode {
+function PieceButton({
+  piece,
+  scale,
+  pressed,
+  onSelect,
+}: {
+  piece: PieceSheet;
+  scale: RulerScale;
+  pressed: boolean;
+  onSelect: (id: string) => void;
+}): ReactNode {
   const { units } = usePreferences();
   const [x, end] = [scale(piece.fromM), scale(piece.toM)];
   const width = Math.max(end - x, 24);
@@ -125,9 +203,20 @@ function PieceButton({ piece, scale, pressed, onSelect }: { piece: PieceSheet; s
   );
 }
 
-function Station({ joint, width, selected, onSelect }: { joint: JointSheet; width: number; selected: boolean; onSelect: (id: string) => void }): ReactNode {
+function Station({
+  joint,
+  width,
+  selected,
+  onSelect,
+}: {
+  joint: JointSheet;
+  width: number;
+  selected: boolean;
+  onSelect: (id: string) => void;
+}): ReactNode {
   const { units } = usePreferences();
-  const level = joint.mating.verdict === 'mates' ? (joint.snag === 'note' ? undefined : joint.snag) : joint.snag;
+  const level =
+    joint.mating.verdict === 'mates' ? (joint.snag === 'note' ? undefined : joint.snag) : joint.snag;
   return (
     <button
       className={`block w-full rounded border-2 bg-paper text-left hover:border-copper ${selected ? 'border-copper' : level === 'stop' ? 'border-stop' : 'border-rule'}`}
@@ -137,15 +226,22 @@ function Station({ joint, width, selected, onSelect }: { joint: JointSheet; widt
     >
       <span className="flex justify-between gap-1 px-2 pt-1 text-sm">
         <span className="font-bold">J{joint.number}</span>
-        <span className="figures text-muted">{formatLength(joint.atM, { system: units, digits: 2 })}</span>
+        <span className="figures truncate text-muted">
+          {formatLength(joint.atM, { system: units, digits: 2 })}
+        </span>
       </span>
       <span className="sr-only">
-        {joint.between[0]} to {joint.between[1]}: {faceInFull(joint.left)} into {faceInFull(joint.right)}, {joint.zone}.
+        {joint.between[0]} to {joint.between[1]}: {faceInFull(joint.left)} into {faceInFull(joint.right)},{' '}
+        {joint.zone}.
       </span>
       <JointDrawing left={joint.left} right={joint.right} width={width - 4} height={62} />
-      <span className={`flex items-center gap-1 px-2 pb-1 text-sm leading-tight ${level ? `font-semibold ${snagColour[level]}` : 'text-muted'}`}>
+      <span
+        className={`flex items-center gap-1 px-2 pb-1 text-sm leading-tight ${level ? `font-semibold ${snagColour[level]}` : 'text-muted'}`}
+      >
         {level && <SnagMark level={level} size={13} />}
-        <span className="truncate">{joint.mating.verdict === 'mates' && level ? `mates, ${level}` : joint.mating.verdict}</span>
+        <span className="truncate">
+          {joint.mating.verdict === 'mates' && level ? `mates, ${level}` : joint.mating.verdict}
+        </span>
       </span>
     </button>
   );

@@ -3,7 +3,10 @@ import { rulerTicks } from './ticks.js';
 
 describe('ticks of the ruler', () => {
   it('are labelled in the unit in use, evenly', () => {
-    const labels = (units: 'metric' | 'imperial') => rulerTicks(24.2, units, 5).filter(({ label }) => label).map(({ label }) => label);
+    const labels = (units: 'metric' | 'imperial') =>
+      rulerTicks(24.2, units, 5)
+        .filter(({ label }) => label)
+        .map(({ label }) => label);
     expect(labels('metric')).toEqual(['0', '5 m', '10 m', '15 m', '20 m']);
     expect(labels('imperial')).toEqual(['0', '20 ft', '40 ft', '60 ft']);
   });
@@ -14,5 +17,6 @@ describe('ticks of the ruler', () => {
     expect(Math.max(...all.map(({ atM }) => atM))).toBeLessThanOrEqual(24.2);
   });
 
-  it('a run of no length still has its zero', () => expect(rulerTicks(0, 'metric', 5)[0]).toMatchObject({ atM: 0 }));
+  it('a run of no length still has its zero', () =>
+    expect(rulerTicks(0, 'metric', 5)[0]).toMatchObject({ atM: 0 }));
 });

@@ -21,6 +21,8 @@ export function rulerTicks(totalM: number, units: UnitSystem, count: number): Ti
   const isLong = (value: number): boolean => Math.abs(value / step - Math.round(value / step)) < 1e-6;
   return short.map((value) => ({
     atM: value * perUnit,
-    label: isLong(value) ? `${Number(value.toFixed(3))}${value === 0 ? '' : units === 'metric' ? ' m' : ' ft'}` : '',
+    label: isLong(value)
+      ? `${Number(value.toFixed(3))}${value === 0 ? '' : units === 'metric' ? ' m' : ' ft'}`
+      : '',
   }));
 }

@@ -7,7 +7,9 @@ import { ask, Refused } from '../api/client.js';
 import { usePreferences } from '../preferences/Preferences.js';
 
 /** A reading or log entry on its way to the server. */
-type Waiting = { runId: string } & ({ kind: 'reading'; body: AddReading } | { kind: 'log'; body: AddLogEntry });
+type Waiting = { runId: string } & (
+  { kind: 'reading'; body: AddReading } | { kind: 'log'; body: AddLogEntry }
+);
 
 interface Outbox {
   waiting: readonly Waiting[];
@@ -24,7 +26,9 @@ const Context = createContext<Outbox | undefined>(undefined);
  */
 export function FactsProvider({ children }: { children: ReactNode }): ReactNode {
   const queries = useQueryClient();
-  const [waiting, setWaiting] = useState<readonly Waiting[]>(() => JSON.parse(localStorage.getItem(KEY) ?? '[]') as Waiting[]);
+  const [waiting, setWaiting] = useState<readonly Waiting[]>(
+    () => JSON.parse(localStorage.getItem(KEY) ?? '[]') as Waiting[],
+  );
   const [failures, setFailures] = useState(0);
   const first = waiting.at(0);
 
@@ -45,7 +49,10 @@ export function FactsProvider({ children }: { children: ReactNode }): ReactNode 
           })
           .catch((error: unknown) => {
             if (error instanceof Refused && error.status < 500) {
-              toast.error(`The server refused an entry. ${error.problem.message} ${error.problem.remedy}`, { duration: Infinity, closeButton: true });
+              toast.error(`The server refused an entry. ${error.problem.message} ${error.problem.remedy}`, {
+                duration: Infinity,
+                closeButton: true,
+              });
               done();
             } else if (!over) setFailures((n) => n + 1);
           });

@@ -1,11 +1,10 @@
 import type { JobDocument, RunDocument } from '@kobran/contract';
 import { catalog, defaultPractice, evaluate } from '@kobran/core';
-import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Outlet, useLocation, useParams } from 'react-router';
 import { said, Unreachable } from '../api/client.js';
-import { runQuery, useJob } from '../api/queries.js';
+import { useJob, useRun } from '../api/queries.js';
 import { usePreferences } from '../preferences/Preferences.js';
 import { ConflictNotice } from '../shell/ConflictNotice.js';
 import { Message } from '../shell/Message.js';
@@ -18,7 +17,7 @@ import { useRunEditor } from './useRunEditor.js';
 /** Everything of one run: reads it, evaluates it on every change, and shows the stage asked for. */
 export function RunScreen(): ReactNode {
   const { runId = '' } = useParams();
-  const { data, error, refetch } = useQuery(runQuery(runId));
+  const { data, error, refetch } = useRun(runId);
   const job = useJob(data?.jobId ?? '');
   if (data) return <OpenRunScreen key={data.id} document={data} job={job.data} />;
   if (!error) return <Message title="Opening the run…" />;
@@ -27,12 +26,20 @@ export function RunScreen(): ReactNode {
     <Message
       title={offline ? 'The server does not answer' : 'This run cannot be opened'}
       detail={offline ? 'Start Kobran again; what you had not saved is kept on this device.' : said(error)}
-      action={offline ? { label: 'Try again', run: () => void refetch() } : { label: 'Go to the board', to: '/' }}
+      action={
+        offline ? { label: 'Try again', run: () => void refetch() } : { label: 'Go to the board', to: '/' }
+      }
     />
   );
 }
 
-function OpenRunScreen({ document, job }: { document: RunDocument; job: JobDocument | undefined }): ReactNode {
+function OpenRunScreen({
+  document,
+  job,
+}: {
+  document: RunDocument;
+  job: JobDocument | undefined;
+}): ReactNode {
   const editor = useRunEditor(document);
   const facts = useFacts(document.id, document);
   const writer = useFactWriter(document.id);
@@ -40,7 +47,10 @@ function OpenRunScreen({ document, job }: { document: RunDocument; job: JobDocum
   const practice = job?.practice ?? defaultPractice;
   const { design } = editor;
   const sheet = useMemo(() => evaluate(design, catalog, { facts, practice }), [design, facts, practice]);
-  const run = useMemo(() => ({ id: document.id, jobId: document.jobId, document, editor, facts, writer, practice, sheet }), [document, editor, facts, writer, practice, sheet]);
+  const run = useMemo(
+    () => ({ id: document.id, jobId: document.jobId, document, editor, facts, writer, practice, sheet }),
+    [document, editor, facts, writer, practice, sheet],
+  );
   const isCard = /\/make\/./.test(useLocation().pathname);
 
   useHotkeys('mod+z', () => editor.undo?.(), { preventDefault: true });
@@ -60,11 +70,15 @@ function OpenRunScreen({ document, job }: { document: RunDocument; job: JobDocum
   return (
     <RunContext value={run}>
       <div className="flex min-h-screen flex-col lg:h-screen">
-        <TopBar crumbs={[{ label: job?.name ?? '…', to: `/?job=${document.jobId}` }, { label: design.name }]} editor={editor} />
+        <TopBar
+          crumbs={[{ label: job?.name ?? '…', to: `/?job=${document.jobId}` }, { label: design.name }]}
+          editor={editor}
+        />
         {editor.save.kind === 'conflict' && <ConflictNotice editor={editor} />}
         {editor.save.kind === 'refused' && (
           <p role="alert" className="border-b-2 border-stop bg-paper px-4 py-2">
-            <strong className="text-stop">Not saved.</strong> {editor.save.problem.message} {editor.save.problem.remedy} Your change is kept here; undo takes it back.
+            <strong className="text-stop">Not saved.</strong> {editor.save.problem.message}{' '}
+            {editor.save.problem.remedy} Your change is kept here; undo takes it back.
           </p>
         )}
         <div className="flex min-h-0 flex-1 flex-col md:flex-row">

@@ -20,7 +20,9 @@ export function edited(history: History, present: Design): History {
 
 export function undone({ present, past, future }: History): History {
   const before = past.at(-1);
-  return before ? { present: before, past: past.slice(0, -1), future: [present, ...future] } : { present, past, future };
+  return before
+    ? { present: before, past: past.slice(0, -1), future: [present, ...future] }
+    : { present, past, future };
 }
 
 export function redone({ present, past, future }: History): History {

@@ -3,7 +3,7 @@ import { applyChange, type Change, type Design } from '@kobran/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ask, Refused, Unreachable } from '../api/client.js';
-import { runQuery } from '../api/queries.js';
+import { runKey } from '../api/queries.js';
 import { dropDraft, keepDraft, loadDraft } from './draft.js';
 import { edited, historyOf, redone, undone, type History } from './history.js';
 
@@ -35,7 +35,9 @@ const RETRY_MS = 2_500;
 export function useRunEditor(document: RunDocument): RunEditor {
   const queries = useQueryClient();
   const [draft] = useState(() => loadDraft(document.id));
-  const [history, setHistory] = useState<History>(() => (draft ? edited(historyOf(document.design), draft.design) : historyOf(document.design)));
+  const [history, setHistory] = useState<History>(() =>
+    draft ? edited(historyOf(document.design), draft.design) : historyOf(document.design),
+  );
   const [base, setBase] = useState({ version: draft?.version ?? document.version, design: document.design });
   const [save, setSave] = useState<SaveState>({ kind: 'saved' });
   const [attempt, setAttempt] = useState(0);
@@ -66,8 +68,11 @@ export function useRunEditor(document: RunDocument): RunEditor {
       sending.current = true;
       setSave((now) => (now.kind === 'offline' ? now : { kind: 'saving' }));
       try {
-        const saved = await ask<RunDocument>('PUT', `/api/runs/${document.id}`, { version: base.version, design: present });
-        queries.setQueryData(runQuery(document.id).queryKey, saved);
+        const saved = await ask<RunDocument>('PUT', `/api/runs/${document.id}`, {
+          version: base.version,
+          design: present,
+        });
+        queries.setQueryData(runKey(document.id), saved);
         setBase({ version: saved.version, design: present });
         setSave({ kind: 'saved' });
       } catch (error) {
@@ -109,7 +114,8 @@ function failed(error: unknown): SaveState {
   if (error instanceof Unreachable) return { kind: 'offline' };
   if (!(error instanceof Refused)) throw error;
   const { current } = error.problem;
-  if (error.status === 409 && current?.design) return { kind: 'conflict', theirs: { version: current.version, design: current.design } };
+  if (error.status === 409 && current?.design)
+    return { kind: 'conflict', theirs: { version: current.version, design: current.design } };
   if (error.status >= 500) return { kind: 'offline' };
   return { kind: 'refused', problem: error.problem };
 }

@@ -6,14 +6,32 @@ interface Option {
 }
 
 /** A labelled choice; the browser’s own list, for thumbs, keyboards and screen readers alike. */
-export function Choice({ label, value, options, onChange, hint }: { label: string; value: string; options: readonly Option[]; onChange: (value: string) => void; hint?: string }): ReactNode {
+export function Choice({
+  label,
+  value,
+  options,
+  onChange,
+  hint,
+}: {
+  label: string;
+  value: string;
+  options: readonly Option[];
+  onChange: (value: string) => void;
+  hint?: string;
+}): ReactNode {
   const id = useId();
   return (
     <div>
       <label htmlFor={id} className="mb-1 block text-sm text-muted">
         {label}
       </label>
-      <select id={id} className="field" value={value} aria-describedby={hint ? `${id}-hint` : undefined} onChange={({ target }) => onChange(target.value)}>
+      <select
+        id={id}
+        className="field"
+        value={value}
+        aria-describedby={hint ? `${id}-hint` : undefined}
+        onChange={({ target }) => onChange(target.value)}
+      >
         {options.map((option) => (
           <option key={option.value} value={option.value}>
             {option.label}
@@ -30,15 +48,34 @@ export function Choice({ label, value, options, onChange, hint }: { label: strin
 }
 
 /** Two or three schools side by side; pressing one chooses it. */
-export function Schools<T extends string>({ label, value, options, onChange }: { label: string; value: T; options: readonly { value: T; label: string; why: string }[]; onChange: (value: T) => void }): ReactNode {
+export function Schools<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: T;
+  options: readonly { value: T; label: string; why: string }[];
+  onChange: (value: T) => void;
+}): ReactNode {
   const name = useId();
   return (
     <fieldset>
       <legend className="mb-1 text-sm text-muted">{label}</legend>
       <div className="grid gap-2 sm:grid-cols-2">
         {options.map((option) => (
-          <label key={option.value} className={`flex cursor-pointer gap-2 rounded border-2 px-3 py-2 ${option.value === value ? 'border-copper' : 'border-rule'}`}>
-            <input type="radio" name={name} className="mt-1 accent-copper" checked={option.value === value} onChange={() => onChange(option.value)} />
+          <label
+            key={option.value}
+            className={`flex cursor-pointer items-start gap-2 rounded border-2 px-3 py-2 ${option.value === value ? 'border-copper' : 'border-rule'}`}
+          >
+            <input
+              type="radio"
+              name={name}
+              className="mt-1 accent-copper"
+              checked={option.value === value}
+              onChange={() => onChange(option.value)}
+            />
             <span>
               <span className="block font-semibold">{option.label}</span>
               <span className="block text-sm text-muted">{option.why}</span>

@@ -6,7 +6,8 @@ export function ConflictNotice({ editor }: { editor: RunEditor }): ReactNode {
   return (
     <div role="alert" className="flex flex-wrap items-center gap-3 border-b-2 border-stop bg-paper px-4 py-2">
       <p className="flex-1">
-        <strong className="text-stop">This run was changed elsewhere while you changed it here.</strong> Nothing is lost: choose one, undo brings the other back.
+        <strong className="text-stop">This run was changed elsewhere while you changed it here.</strong>{' '}
+        Nothing is lost: choose one, undo brings the other back.
       </p>
       <button className="button button-copper" onClick={editor.keepMine}>
         Keep mine

@@ -9,11 +9,17 @@ export function FigureText({ figure, className = '' }: { figure: Figure; classNa
   const spread = formatSpread(figure, units);
   return (
     <Popover.Root>
-      <Popover.Trigger className={`figures underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-copper ${className}`}>
+      <Popover.Trigger
+        className={`figures underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-copper ${className}`}
+      >
         {formatFigure(figure, units)}
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content sideOffset={6} collisionPadding={12} className="z-20 max-w-72 rounded border border-edge bg-paper p-3 text-sm">
+        <Popover.Content
+          sideOffset={6}
+          collisionPadding={12}
+          className="z-20 max-w-72 rounded border border-edge bg-paper p-3 text-sm"
+        >
           <p className="figures font-semibold">
             {formatFigure(figure, units)} {spread}
           </p>

@@ -15,12 +15,21 @@ const keys: [string, string][] = [
   ['?', 'these keys'],
 ];
 
-export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }): ReactNode {
+export function KeysDialog({
+  open,
+  onOpenChange,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+}): ReactNode {
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-10 bg-black/50" />
-        <Dialog.Content aria-describedby={undefined} className="fixed top-1/2 left-1/2 z-20 w-[min(28rem,92vw)] -translate-x-1/2 -translate-y-1/2 rounded border border-edge bg-sheet p-6">
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 z-20 w-[min(28rem,92vw)] -translate-x-1/2 -translate-y-1/2 rounded border border-edge bg-sheet p-6"
+        >
           <Dialog.Title className="text-lg font-bold">Keys</Dialog.Title>
           <dl className="mt-4 grid grid-cols-[8rem_1fr] gap-y-2">
             {keys.map(([key, what]) => (

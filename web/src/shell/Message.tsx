@@ -4,7 +4,15 @@ import { Link } from 'react-router';
 type Action = { label: string; to: string } | { label: string; run: () => void };
 
 /** A whole screen which says one thing and offers one way on. */
-export function Message({ title, detail, action }: { title: string; detail?: string; action?: Action }): ReactNode {
+export function Message({
+  title,
+  detail,
+  action,
+}: {
+  title: string;
+  detail?: string;
+  action?: Action;
+}): ReactNode {
   return (
     <main className="mx-auto max-w-xl px-4 py-24" aria-live="polite">
       <h1 className="text-xl font-bold">{title}</h1>

@@ -16,7 +16,16 @@ interface Props {
 /**
  * A field for a quantity with its unit. What cannot be read stays in the field with the reason; Escape brings the old value back.
  */
-export function QuantityField({ label, value, format, parse, onChange, hint, hideLabel, placeholder }: Props): ReactNode {
+export function QuantityField({
+  label,
+  value,
+  format,
+  parse,
+  onChange,
+  hint,
+  hideLabel,
+  placeholder,
+}: Props): ReactNode {
   const id = useId();
   const [text, setText] = useState<string>();
   const [problem, setProblem] = useState<Problem>();
@@ -58,7 +67,11 @@ export function QuantityField({ label, value, format, parse, onChange, hint, hid
         }}
       />
       {(problem ?? hint) && (
-        <p id={`${id}-more`} role={problem ? 'alert' : undefined} className={`mt-1 text-sm ${problem ? 'text-stop' : 'text-muted'}`}>
+        <p
+          id={`${id}-more`}
+          role={problem ? 'alert' : undefined}
+          className={`mt-1 text-sm ${problem ? 'text-stop' : 'text-muted'}`}
+        >
           {problem ? `${problem.message} ${problem.remedy}` : hint}
         </p>
       )}

@@ -14,9 +14,14 @@ const words: Record<SaveState['kind'], string> = {
 export function SaveMark({ save }: { save: SaveState }): ReactNode {
   const waiting = useWaitingCount();
   const calm = save.kind === 'saved' || save.kind === 'saving';
-  const text = calm && waiting > 0 ? `${waiting} ${waiting === 1 ? 'entry' : 'entries'} on the way` : words[save.kind];
+  const text =
+    calm && waiting > 0 ? `${waiting} ${waiting === 1 ? 'entry' : 'entries'} on the way` : words[save.kind];
   return (
-    <span role="status" data-save={calm && waiting > 0 ? 'saving' : save.kind} className={`text-sm ${calm ? 'text-muted' : 'font-semibold text-stop'}`}>
+    <span
+      role="status"
+      data-save={calm && waiting > 0 ? 'saving' : save.kind}
+      className={`text-sm ${calm ? 'text-muted' : 'font-semibold text-stop'}`}
+    >
       {text}
     </span>
   );

@@ -25,7 +25,10 @@ export function Remedies({ snag }: { snag: Snag }): ReactNode {
     <ol className="space-y-2">
       {snag.remedies.map((remedy, k) => (
         <li key={remedy.title}>
-          <button className={`flex w-full gap-3 rounded border-2 bg-paper px-3 py-2 text-left hover:border-copper ${k === 0 ? 'border-copper' : 'border-rule'}`} onClick={() => apply(remedy)}>
+          <button
+            className={`flex w-full gap-3 rounded border-2 bg-paper px-3 py-2 text-left hover:border-copper ${k === 0 ? 'border-copper' : 'border-rule'}`}
+            onClick={() => apply(remedy)}
+          >
             <span aria-hidden="true" className="figures font-bold text-copper">
               {k + 1}
             </span>
@@ -41,12 +44,21 @@ export function Remedies({ snag }: { snag: Snag }): ReactNode {
 }
 
 /** Snags in words, worst first; pressing one leads to its place. */
-export function SnagList({ snags, onPick }: { snags: readonly Snag[]; onPick: (snag: Snag) => void }): ReactNode {
+export function SnagList({
+  snags,
+  onPick,
+}: {
+  snags: readonly Snag[];
+  onPick: (snag: Snag) => void;
+}): ReactNode {
   return (
     <ul aria-label="Snags">
       {snags.map((snag) => (
         <li key={snag.id}>
-          <button className="flex w-full gap-2 rounded py-0.5 text-left hover:bg-panel" onClick={() => onPick(snag)}>
+          <button
+            className="flex w-full gap-2 rounded py-0.5 text-left hover:bg-panel"
+            onClick={() => onPick(snag)}
+          >
             <span className="mt-1">
               <SnagMark level={snag.level} size={14} />
             </span>

@@ -13,7 +13,13 @@ export function SnagMark({ level, size = 16 }: { level: SnagLevel; size?: number
       )}
       {level === 'caution' && (
         <>
-          <path d="M8 1.5L15 14.5H1z" fill="none" stroke="var(--caution)" strokeWidth="1.8" strokeLinejoin="round" />
+          <path
+            d="M8 1.5L15 14.5H1z"
+            fill="none"
+            stroke="var(--caution)"
+            strokeWidth="1.8"
+            strokeLinejoin="round"
+          />
           <path d="M8 6v4M8 11.4v1.4" stroke="var(--caution)" strokeWidth="1.7" />
         </>
       )}
@@ -27,4 +33,8 @@ export function SnagMark({ level, size = 16 }: { level: SnagLevel; size?: number
   );
 }
 
-export const snagColour: Record<SnagLevel, string> = { stop: 'text-stop', caution: 'text-caution', note: 'text-note' };
+export const snagColour: Record<SnagLevel, string> = {
+  stop: 'text-stop',
+  caution: 'text-caution',
+  note: 'text-note',
+};

@@ -1,7 +1,15 @@
 import type { ReactNode } from 'react';
 
 /** A stage’s page: the answer in a sentence, then the work. */
-export function StagePage({ headline, reason, children }: { headline: string; reason?: ReactNode; children: ReactNode }): ReactNode {
+export function StagePage({
+  headline,
+  reason,
+  children,
+}: {
+  headline: string;
+  reason?: ReactNode;
+  children: ReactNode;
+}): ReactNode {
   return (
     <main className="min-w-0 flex-1 overflow-y-auto px-4 py-4 md:px-6">
       <h1 className="text-xl leading-tight font-bold">{headline}</h1>

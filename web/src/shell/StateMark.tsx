@@ -12,9 +12,18 @@ export function StateMark({ state }: { state: StageState }): ReactNode {
         </>
       ) : (
         <>
-          <circle cx="8" cy="8" r="6.5" fill={state === 'done' ? 'var(--ink)' : 'var(--paper)'} stroke="var(--ink)" strokeWidth="1.5" />
+          <circle
+            cx="8"
+            cy="8"
+            r="6.5"
+            fill={state === 'done' ? 'var(--ink)' : 'var(--paper)'}
+            stroke="var(--ink)"
+            strokeWidth="1.5"
+          />
           {state === 'in work' && <path d="M8 1.5a6.5 6.5 0 0 1 0 13z" fill="var(--ink)" />}
-          {state === 'done' && <path d="M4.5 8.2l2.4 2.4 4.6-4.8" fill="none" stroke="var(--sheet)" strokeWidth="1.8" />}
+          {state === 'done' && (
+            <path d="M4.5 8.2l2.4 2.4 4.6-4.8" fill="none" stroke="var(--sheet)" strokeWidth="1.8" />
+          )}
         </>
       )}
     </svg>

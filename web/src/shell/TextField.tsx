@@ -1,7 +1,19 @@
 import { useId, useState, type ReactNode } from 'react';
 
 /** A line of text, taken over when the field is left; an empty one falls back to what stood there. */
-export function TextField({ label, value, onChange, maxLength, allowEmpty = false }: { label: string; value: string; onChange: (value: string) => void; maxLength: number; allowEmpty?: boolean }): ReactNode {
+export function TextField({
+  label,
+  value,
+  onChange,
+  maxLength,
+  allowEmpty = false,
+}: {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  maxLength: number;
+  allowEmpty?: boolean;
+}): ReactNode {
   const id = useId();
   const [text, setText] = useState<string>();
   function commit(): void {

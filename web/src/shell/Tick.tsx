@@ -1,9 +1,22 @@
 import type { ReactNode } from 'react';
 
-export function Tick({ label, checked, onChange }: { label: string; checked: boolean; onChange: (checked: boolean) => void }): ReactNode {
+export function Tick({
+  label,
+  checked,
+  onChange,
+}: {
+  label: string;
+  checked: boolean;
+  onChange: (checked: boolean) => void;
+}): ReactNode {
   return (
     <label className="flex min-h-9 cursor-pointer items-center gap-2">
-      <input type="checkbox" className="size-5 accent-copper" checked={checked} onChange={({ target }) => onChange(target.checked)} />
+      <input
+        type="checkbox"
+        className="size-5 accent-copper"
+        checked={checked}
+        onChange={({ target }) => onChange(target.checked)}
+      />
       {label}
     </label>
   );

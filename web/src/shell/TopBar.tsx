@@ -13,7 +13,15 @@ export interface Crumb {
 }
 
 /** Where we are, whether it is saved, and what belongs to this device: units, light, keys. */
-export function TopBar({ crumbs, editor, children }: { crumbs: readonly Crumb[]; editor?: RunEditor; children?: ReactNode }): ReactNode {
+export function TopBar({
+  crumbs,
+  editor,
+  children,
+}: {
+  crumbs: readonly Crumb[];
+  editor?: RunEditor;
+  children?: ReactNode;
+}): ReactNode {
   const { units, theme, set } = usePreferences();
   const [keys, setKeys] = useState(false);
   useHotkeys('shift+slash, ?', () => setKeys(true), { useKey: true });
@@ -23,10 +31,20 @@ export function TopBar({ crumbs, editor, children }: { crumbs: readonly Crumb[];
       <Link to="/" className="text-lg font-bold tracking-tight text-copper">
         Kobran
       </Link>
-      <nav aria-label="Where you are" className="flex min-w-0 flex-1 items-baseline gap-2">
+      <nav
+        aria-label="Where you are"
+        className="order-last flex min-w-0 basis-full items-baseline gap-2 sm:order-none sm:flex-1 sm:basis-0"
+      >
         {crumbs.map(({ label, to }, k) => (
-          <span key={k} className={k === crumbs.length - 1 ? 'truncate font-semibold' : 'shrink-0 text-muted'}>
-            {k > 0 && <span aria-hidden="true" className="mr-2 text-muted">/</span>}
+          <span
+            key={k}
+            className={k === crumbs.length - 1 ? 'truncate font-semibold' : 'shrink-0 text-muted'}
+          >
+            {k > 0 && (
+              <span aria-hidden="true" className="mr-2 text-muted">
+                /
+              </span>
+            )}
             {to ? (
               <Link className="underline-offset-4 hover:underline" to={to}>
                 {label}
@@ -37,28 +55,55 @@ export function TopBar({ crumbs, editor, children }: { crumbs: readonly Crumb[];
           </span>
         ))}
       </nav>
+      <span className="flex-1 sm:hidden" />
       {children}
       {editor && (
         <>
           <SaveMark save={editor.save} />
           <div className="flex">
-            <button className={tool} aria-label="Undo" title="Undo (Ctrl Z)" disabled={!editor.undo} onClick={editor.undo}>
+            <button
+              className={tool}
+              aria-label="Undo"
+              title="Undo (Ctrl Z)"
+              disabled={!editor.undo}
+              onClick={editor.undo}
+            >
               <Undo2 size={18} aria-hidden />
             </button>
-            <button className={tool} aria-label="Redo" title="Redo (Ctrl Shift Z)" disabled={!editor.redo} onClick={editor.redo}>
+            <button
+              className={tool}
+              aria-label="Redo"
+              title="Redo (Ctrl Shift Z)"
+              disabled={!editor.redo}
+              onClick={editor.redo}
+            >
               <Redo2 size={18} aria-hidden />
             </button>
           </div>
         </>
       )}
-      <button className="figures rounded border border-edge px-2 py-1 text-sm hover:border-copper" title="Change units (U)" onClick={() => set({ units: units === 'metric' ? 'imperial' : 'metric' })}>
+      <button
+        className="figures rounded border border-edge px-2 py-1 text-sm hover:border-copper"
+        title="Change units (U)"
+        onClick={() => set({ units: units === 'metric' ? 'imperial' : 'metric' })}
+      >
         <span className="sr-only">Units: </span>
         {units === 'metric' ? 'm · mm' : 'ft · in'}
       </button>
-      <button className={tool} aria-label={theme === 'light' ? 'Dark' : 'Light'} title={theme === 'light' ? 'Dark' : 'Light'} onClick={() => set({ theme: theme === 'light' ? 'dark' : 'light' })}>
+      <button
+        className={tool}
+        aria-label={theme === 'light' ? 'Dark' : 'Light'}
+        title={theme === 'light' ? 'Dark' : 'Light'}
+        onClick={() => set({ theme: theme === 'light' ? 'dark' : 'light' })}
+      >
         {theme === 'light' ? <Moon size={18} aria-hidden /> : <Sun size={18} aria-hidden />}
       </button>
-      <button className={`${tool} figures text-lg`} aria-label="Keys" title="Keys (?)" onClick={() => setKeys(true)}>
+      <button
+        className={`${tool} figures hidden text-lg sm:grid`}
+        aria-label="Keys"
+        title="Keys (?)"
+        onClick={() => setKeys(true)}
+      >
         ?
       </button>
       <KeysDialog open={keys} onOpenChange={setKeys} />

@@ -1,6 +1,12 @@
 /** Days and moments as the crew reads them: day before month, month as a word. */
 const dayFormat = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
-const momentFormat = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit' });
+const momentFormat = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  hour: '2-digit',
+  minute: '2-digit',
+});
 
 /** `2 Nov 2026` of an ISO 8601 moment. */
 export const sayDay = (iso: string): string => dayFormat.format(new Date(iso));

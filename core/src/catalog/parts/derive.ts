@@ -18,7 +18,8 @@ const model: Record<CableGroup, string> = {
 /** Working clearances in mm; nominal parts, a shop overwrites them from its own parts' sheets. */
 const clearance = { pin: 0.12, dielectric: 0.15, neckUnderBraid: 0.1, ferruleOverBraid: 0.25, jacket: 0.25 };
 
-const nominal = 'nominal, derived from the cable’s diameters with working clearances; the part’s own sheet wins';
+const nominal =
+  'nominal, derived from the cable’s diameters with working clearances; the part’s own sheet wins';
 
 /** Hex dies in common use, mm across flats. Common practice, no source. */
 export const hexDiesMm = [1.7, 2.5, 3.25, 5.4, 6.5, 8.1, 10.9];
@@ -48,12 +49,18 @@ const modelCable = (group: CableGroup): Cable => {
 /** Pins in the bag: one for the group's own centre, and where the size has both kinds one for the other. */
 function pinsFor(group: CableGroup, depthMm: number): [PinBore, ...PinBore[]] {
   const own = modelCable(group);
-  const pin = (centreMm: number, made: PinBore['made']): PinBore => ({ boreMm: round(centreMm + clearance.pin), depthMm, made });
+  const pin = (centreMm: number, made: PinBore['made']): PinBore => ({
+    boreMm: round(centreMm + clearance.pin),
+    depthMm,
+    made,
+  });
   if (group === '10 mm') return [pin(own.centreMm, 'stranded'), pin(2.74, 'solid')];
   return [pin(own.centreMm, 'either')];
 }
 
-function common(shape: PartShape): Omit<Part, 'id' | 'name' | 'style' | 'train' | 'hexMm' | 'ferruleMm' | 'neckOuterMm' | 'ferruleBoreMm'> {
+function common(
+  shape: PartShape,
+): Omit<Part, 'id' | 'name' | 'style' | 'train' | 'hexMm' | 'ferruleMm' | 'neckOuterMm' | 'ferruleBoreMm'> {
   const cable = modelCable(shape.group);
   const face = faceOf(shape.face);
   return {
@@ -71,7 +78,8 @@ function common(shape: PartShape): Omit<Part, 'id' | 'name' | 'style' | 'train' 
   };
 }
 
-const slug = (text: string): string => text.replace(/ ohm/, '').replace(/\.5/, '5').replace(/ mm ?/, 'mm').replace(/ /, '');
+const slug = (text: string): string =>
+  text.replace(/ ohm/, '').replace(/\.5/, '5').replace(/ mm ?/, 'mm').replace(/ /, '');
 
 /** A crimp part: the neck goes under the braid, a hex-crimped ferrule over it. */
 export function crimpPart(shape: PartShape): Part {
@@ -79,7 +87,9 @@ export function crimpPart(shape: PartShape): Part {
   const face = faceOf(shape.face);
   const { plugNutMm } = seriesById[face.series];
   const neckOuterMm = round(cable.dielectricMm + 0.15 + 2 * 0.3);
-  const ferruleBoreMm = round(Math.max(cable.jacketMm + clearance.jacket, neckOuterMm + 0.7 + clearance.ferruleOverBraid));
+  const ferruleBoreMm = round(
+    Math.max(cable.jacketMm + clearance.jacket, neckOuterMm + 0.7 + clearance.ferruleOverBraid),
+  );
   const ferruleMm = shape.neckMm * 2 - 2;
   const hexMm = hexDiesMm.find((die) => die > ferruleBoreMm - 0.1) ?? hexDiesMm[hexDiesMm.length - 1];
   const ferruleOuter = round(ferruleBoreMm + 0.8);
@@ -88,11 +98,29 @@ export function crimpPart(shape: PartShape): Part {
     { id: 'ferrule', name: 'ferrule', lengthMm: ferruleMm, outerMm: ferruleOuter },
   ];
   if (face.series === 'uhf') {
-    train.unshift({ id: 'nut', name: 'coupling nut', lengthMm: 17, outerMm: plugNutMm, direction: 'threads towards the cable’s end' });
+    train.unshift({
+      id: 'nut',
+      name: 'coupling nut',
+      lengthMm: 17,
+      outerMm: plugNutMm,
+      direction: 'threads towards the cable’s end',
+    });
   } else {
-    train.push({ id: 'pin', name: 'centre pin', lengthMm: shape.pinDepthMm + 8, outerMm: 2.2, direction: 'open end on to the conductor' });
+    train.push({
+      id: 'pin',
+      name: 'centre pin',
+      lengthMm: shape.pinDepthMm + 8,
+      outerMm: 2.2,
+      direction: 'open end on to the conductor',
+    });
   }
-  train.push({ id: 'body', name: 'body', lengthMm: shape.neckMm + shape.seatMm + shape.frontMm, outerMm: plugNutMm, direction: 'neck towards the jacket' });
+  train.push({
+    id: 'body',
+    name: 'body',
+    lengthMm: shape.neckMm + shape.seatMm + shape.frontMm,
+    outerMm: plugNutMm,
+    direction: 'neck towards the jacket',
+  });
   return {
     ...common(shape),
     id: `${shape.face}-crimp-${slug(shape.group)}`,
@@ -114,19 +142,48 @@ export function glandPart(shape: PartShape): Part {
   const glandBoreMm = round(cable.jacketMm + clearance.jacket);
   const outer = round(Math.min(plugNutMm - 2, cable.jacketMm + 6));
   const train: TrainItem[] = [
-    { id: 'backnut', name: 'back nut', lengthMm: 12, outerMm: outer, direction: 'thread towards the cable’s end' },
+    {
+      id: 'backnut',
+      name: 'back nut',
+      lengthMm: 12,
+      outerMm: outer,
+      direction: 'thread towards the cable’s end',
+    },
     { id: 'washer', name: 'washer', lengthMm: 1, outerMm: round(outer - 1.5) },
-    { id: 'gland', name: 'rubber gland', lengthMm: 6, outerMm: round(outer - 1.5), direction: 'groove towards the top-hat' },
-    { id: 'hat', name: 'top-hat', lengthMm: shape.neckMm, outerMm: round(braidMm(cable) + 2), direction: 'rim towards the cable’s end' },
+    {
+      id: 'gland',
+      name: 'rubber gland',
+      lengthMm: 6,
+      outerMm: round(outer - 1.5),
+      direction: 'groove towards the top-hat',
+    },
+    {
+      id: 'hat',
+      name: 'top-hat',
+      lengthMm: shape.neckMm,
+      outerMm: round(braidMm(cable) + 2),
+      direction: 'rim towards the cable’s end',
+    },
   ];
   if (face.series !== 'uhf') {
     train.push(
       { id: 'rear', name: 'rear insulator', lengthMm: 4, outerMm: 7, direction: 'recess towards the pin' },
-      { id: 'pin', name: 'centre pin', lengthMm: shape.pinDepthMm + 10, outerMm: 3, direction: 'open end on to the conductor' },
+      {
+        id: 'pin',
+        name: 'centre pin',
+        lengthMm: shape.pinDepthMm + 10,
+        outerMm: 3,
+        direction: 'open end on to the conductor',
+      },
       { id: 'front', name: 'front insulator', lengthMm: 4, outerMm: 7, direction: 'recess towards the pin' },
     );
   }
-  train.push({ id: 'body', name: face.series === 'uhf' ? 'body' : 'shell', lengthMm: shape.neckMm + shape.seatMm + shape.frontMm, outerMm: plugNutMm });
+  train.push({
+    id: 'body',
+    name: face.series === 'uhf' ? 'body' : 'shell',
+    lengthMm: shape.neckMm + shape.seatMm + shape.frontMm,
+    outerMm: plugNutMm,
+  });
   return {
     ...common(shape),
     id: `${shape.face}-gland-${slug(shape.group)}`,
@@ -153,6 +210,14 @@ export function compressionPart(shape: PartShape): Part {
     ferruleBoreMm: 8.6,
     ferruleMm: 20,
     hexMm: null,
-    train: [{ id: 'body', name: 'connector', lengthMm: 22, outerMm: seriesById[face.series].plugNutMm, direction: 'nut towards the cable’s end' }],
+    train: [
+      {
+        id: 'body',
+        name: 'connector',
+        lengthMm: 22,
+        outerMm: seriesById[face.series].plugNutMm,
+        direction: 'nut towards the cable’s end',
+      },
+    ],
   };
 }

@@ -33,4 +33,6 @@ const rows: Row[] = [
 ];
 
 /** Nominal connector parts for the cables of the catalogue. */
-export const parts: Part[] = rows.flatMap(([make, axial, face, groups]) => groups.map((group) => make({ ...axial, face, group })));
+export const parts: Part[] = rows.flatMap(([make, axial, face, groups]) =>
+  groups.map((group) => make({ ...axial, face, group })),
+);

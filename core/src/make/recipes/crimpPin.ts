@@ -1,4 +1,16 @@
-import { bareCentre, continuity, dressBraid, finalCheck, jacket, partsCheck, shortCheck, signOff, slideOn, squareCut, tug } from '../commonSteps.js';
+import {
+  bareCentre,
+  continuity,
+  dressBraid,
+  finalCheck,
+  jacket,
+  partsCheck,
+  shortCheck,
+  signOff,
+  slideOn,
+  squareCut,
+  tug,
+} from '../commonSteps.js';
 import type { Recipe } from '../recipe.js';
 
 /** BNC, N and SMA crimp parts: a loose centre pin clicks into the body, a ferrule crimps the braid on the neck. */
@@ -6,7 +18,14 @@ export const crimpPin: Recipe = {
   id: 'crimp-pin',
   name: 'crimp with captive pin',
   makes: (part) => part.style === 'crimp' && !part.face.startsWith('uhf'),
-  tools: ({ part }) => ['sharp cutter', 'jacket knife or strip tool', 'soft stiff brush', 'pin crimper or fine iron', `ratchet crimper, ${part.hexMm} mm hex`, 'ohm-meter'],
+  tools: ({ part }) => [
+    'sharp cutter',
+    'jacket knife or strip tool',
+    'soft stiff brush',
+    'pin crimper or fine iron',
+    `ratchet crimper, ${part.hexMm} mm hex`,
+    'ohm-meter',
+  ],
   steps: (input) => [
     partsCheck(input),
     slideOn(input, ['shrink', 'ferrule']),
@@ -17,10 +36,19 @@ export const crimpPin: Recipe = {
     {
       id: 'strands',
       name: 'Strands',
-      title: input.cable.centreKind === 'stranded' ? 'Twist the strands the way they lie' : 'Look at the conductor all round',
-      how: input.cable.centreKind === 'stranded' ? 'Every strand together, none bent back.' : 'Solid conductor: straight, round and without a nick.',
+      title:
+        input.cable.centreKind === 'stranded'
+          ? 'Twist the strands the way they lie'
+          : 'Look at the conductor all round',
+      how:
+        input.cable.centreKind === 'stranded'
+          ? 'Every strand together, none bent back.'
+          : 'Solid conductor: straight, round and without a nick.',
       looksRight: [`enters the ${input.gauge.fit.pin.boreMm.toFixed(2)} mm bore of the pin without force`],
-      goesWrong: ['one strand outside the pin shorts to the body later', 'the other pin of the bag does not hold this conductor'],
+      goesWrong: [
+        'one strand outside the pin shorts to the body later',
+        'the other pin of the bag does not hold this conductor',
+      ],
     },
     shortCheck('short1', 'Before the pin goes on.'),
     {
@@ -29,7 +57,10 @@ export const crimpPin: Recipe = {
       title: 'Pin hard against the dielectric, then crimp or solder it',
       how: 'See the conductor through the pin’s hole. Solder: wick it in, none outside.',
       looksRight: ['no gap between pin and dielectric', 'pin straight, conductor seen in the hole'],
-      goesWrong: ['a gap: the pin stands too far forward and damages the jack', 'solder outside: the pin will not click in'],
+      goesWrong: [
+        'a gap: the pin stands too far forward and damages the jack',
+        'solder outside: the pin will not click in',
+      ],
       caution: 'The iron burns; the crimper’s jaws do not let go until closed.',
       timerS: 3,
     },

@@ -1,4 +1,16 @@
-import { bareCentre, continuity, dressBraid, finalCheck, jacket, partsCheck, shortCheck, signOff, slideOn, squareCut, tug } from '../commonSteps.js';
+import {
+  bareCentre,
+  continuity,
+  dressBraid,
+  finalCheck,
+  jacket,
+  partsCheck,
+  shortCheck,
+  signOff,
+  slideOn,
+  squareCut,
+  tug,
+} from '../commonSteps.js';
 import type { Recipe } from '../recipe.js';
 
 /** UHF plug with a crimp neck: the neck goes under the braid, the conductor through the tip. */
@@ -6,7 +18,14 @@ export const crimpUhf: Recipe = {
   id: 'crimp-uhf',
   name: 'UHF plug, crimp neck',
   makes: (part) => part.style === 'crimp' && part.face.startsWith('uhf'),
-  tools: ({ part }) => ['sharp cutter', 'jacket knife or strip tool', 'soft stiff brush', `ratchet crimper, ${part.hexMm} mm hex`, 'iron and rosin solder, or tip crimper', 'ohm-meter'],
+  tools: ({ part }) => [
+    'sharp cutter',
+    'jacket knife or strip tool',
+    'soft stiff brush',
+    `ratchet crimper, ${part.hexMm} mm hex`,
+    'iron and rosin solder, or tip crimper',
+    'ohm-meter',
+  ],
   steps: (input) => [
     partsCheck(input),
     slideOn(input, ['nut', 'shrink', 'ferrule']),
@@ -20,8 +39,14 @@ export const crimpUhf: Recipe = {
       name: 'Body',
       title: 'Push the neck under the braid until it meets the jacket',
       how: 'Twist gently. The conductor comes out of the tip, the braid stays outside the neck.',
-      looksRight: ['neck hidden by braid, body against the jacket', `conductor ${input.small(input.part.proudMm)} proud of the tip`],
-      goesWrong: ['braid pushed back in folds: the ferrule will not go over it', 'a strand went in with the conductor: pull out and look'],
+      looksRight: [
+        'neck hidden by braid, body against the jacket',
+        `conductor ${input.small(input.part.proudMm)} proud of the tip`,
+      ],
+      goesWrong: [
+        'braid pushed back in folds: the ferrule will not go over it',
+        'a strand went in with the conductor: pull out and look',
+      ],
     },
     shortCheck('short2', 'Body on, nothing crimped yet.'),
     {
@@ -30,7 +55,10 @@ export const crimpUhf: Recipe = {
       title: `Ferrule up to the body, crimp with the ${input.part.hexMm} mm die`,
       how: 'Half its length over neck and braid, half over the jacket. Close the tool until it lets go.',
       looksRight: ['even hex, ferrule hard against the body'],
-      goesWrong: ['wrong die: loose, or the neck is crushed', 'ferrule short of the body: braid shows and the joint is weak'],
+      goesWrong: [
+        'wrong die: loose, or the neck is crushed',
+        'ferrule short of the body: braid shows and the joint is weak',
+      ],
       caution: 'A ratchet tool does not let go until it is closed or its lever is pressed: fingers out.',
       irreversible: true,
     },
@@ -40,7 +68,10 @@ export const crimpUhf: Recipe = {
       title: 'Solder the tip from inside, then trim it flush',
       how: 'Hot and brief: count five seconds. Let it cool before you touch or flex it.',
       looksRight: ['solder drawn in, none outside the pin', 'tip rounded, nothing proud'],
-      goesWrong: ['solder outside: the plug will not enter the jack', 'too long: the insulation melts and the centre wanders'],
+      goesWrong: [
+        'solder outside: the plug will not enter the jack',
+        'too long: the insulation melts and the centre wanders',
+      ],
       caution: 'The iron burns. Ventilate, and keep your face out of the smoke.',
       timerS: 5,
     },

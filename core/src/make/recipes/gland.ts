@@ -1,4 +1,17 @@
-import { bareCentre, continuity, dressBraid, finalCheck, jacket, partsCheck, shortCheck, signOff, slideOn, squareCut, stretch, tug } from '../commonSteps.js';
+import {
+  bareCentre,
+  continuity,
+  dressBraid,
+  finalCheck,
+  jacket,
+  partsCheck,
+  shortCheck,
+  signOff,
+  slideOn,
+  squareCut,
+  stretch,
+  tug,
+} from '../commonSteps.js';
 import type { Recipe, RecipeInput, Step } from '../recipe.js';
 
 /** N and UHF gland parts: washer and rubber squeezed by a back nut, the braid trapped under a top-hat. */
@@ -6,7 +19,15 @@ export const gland: Recipe = {
   id: 'gland',
   name: 'gland, clamped by a back nut',
   makes: (part) => part.style === 'gland',
-  tools: () => ['sharp cutter', 'jacket knife', 'soft stiff brush', 'fine scissors', 'iron and rosin solder', 'two spanners', 'ohm-meter'],
+  tools: () => [
+    'sharp cutter',
+    'jacket knife',
+    'soft stiff brush',
+    'fine scissors',
+    'iron and rosin solder',
+    'two spanners',
+    'ohm-meter',
+  ],
   steps: (input) => [
     partsCheck(input),
     slideOn(input, ['backnut', 'washer', 'gland']),
@@ -24,7 +45,10 @@ export const gland: Recipe = {
       title: 'Push the body on, screw the back nut in',
       how: 'Hold the body still with one spanner and turn the back nut with the other until the rubber is squeezed.',
       looksRight: ['rubber swells and grips the jacket', 'no thread of the back nut shows'],
-      goesWrong: ['body turned instead of the nut: the centre is twisted off', 'washer behind the gland: the nut tears the rubber'],
+      goesWrong: [
+        'body turned instead of the nut: the centre is twisted off',
+        'washer behind the gland: the nut tears the rubber',
+      ],
     },
     tug,
     finalCheck,
@@ -45,7 +69,11 @@ const hat = ({ gauge, small }: RecipeInput): Step => ({
   goesWrong: ['hat over the braid: the shield is not clamped', 'whiskers past the rim short to the centre'],
 });
 
-const heat = { caution: 'The iron burns. Ventilate, and keep your face out of the smoke.', timerS: 5, irreversible: true };
+const heat = {
+  caution: 'The iron burns. Ventilate, and keep your face out of the smoke.',
+  timerS: 5,
+  irreversible: true,
+};
 
 const pin = ({ gauge }: RecipeInput): Step => ({
   id: 'pin',
@@ -53,7 +81,10 @@ const pin = ({ gauge }: RecipeInput): Step => ({
   title: 'Rear insulator on, pin home, solder it through its hole',
   how: `Take the pin with the ${gauge.fit.pin.boreMm.toFixed(2)} mm bore. Wick the solder in; front insulator on when cold, recesses facing the pin’s collar.`,
   looksRight: ['conductor seen through the hole before soldering', 'no solder outside the pin'],
-  goesWrong: ['wrong pin of the two in the bag: loose or will not go on', 'too hot: the dielectric swells and the pin leans'],
+  goesWrong: [
+    'wrong pin of the two in the bag: loose or will not go on',
+    'too hot: the dielectric swells and the pin leans',
+  ],
   ...heat,
 });
 

@@ -7,25 +7,47 @@ import type { Remedy, Snag, SnagContext, SnagRule } from '../snag.js';
 
 type Placed = PlacedPiece & { piece: ArresterPiece };
 
-const base = ({ piece, fromM, name }: Placed) => ({ at: piece.id, distanceM: fromM, stage: 'bond' as const, name });
+const base = ({ piece, fromM, name }: Placed) => ({
+  at: piece.id,
+  distanceM: fromM,
+  stage: 'bond' as const,
+  name,
+});
 
 /** Arresters in the run: direct current, tube voltage, band and direction. Sources beside each. */
 export const arresterFit: SnagRule = (context) =>
   context.layout.pieces
     .filter((placed): placed is Placed => placed.piece.kind === 'arrester')
-    .flatMap((placed) => [...blocksDc(placed, context), ...tube(placed, context), ...band(placed, context), ...direction(placed, context)]);
+    .flatMap((placed) => [
+      ...blocksDc(placed, context),
+      ...tube(placed, context),
+      ...band(placed, context),
+      ...direction(placed, context),
+    ]);
 
 /** Other arresters with the same faces which satisfy the band and pass direct current when it is fed. */
 function others({ piece }: Placed, { catalog, lowHz, topHz, design }: SnagContext): Remedy[] {
   const now = entry(catalog.arresters, piece.arrester);
   return [...catalog.arresters.values()]
-    .filter((a) => a.id !== now.id && a.faces.join() === now.faces.join() && (a.passesDc || !design.service.dcFeed) && a.lowHz <= lowHz && topHz <= a.highHz)
-    .map((a) => ({ title: `Take ${a.name}`, detail: `same faces · ${piece.tubeV} V tube`, changes: [{ op: 'set piece', piece: { ...piece, arrester: a.id } }] }));
+    .filter(
+      (a) =>
+        a.id !== now.id &&
+        a.faces.join() === now.faces.join() &&
+        (a.passesDc || !design.service.dcFeed) &&
+        a.lowHz <= lowHz &&
+        topHz <= a.highHz,
+    )
+    .map((a) => ({
+      title: `Take ${a.name}`,
+      detail: `same faces · ${piece.tubeV} V tube`,
+      changes: [{ op: 'set piece', piece: { ...piece, arrester: a.id } }],
+    }));
 }
 
 function blocksDc(placed: Placed, context: SnagContext): Snag[] {
   const { name, ...where } = base(placed);
-  if (!context.design.service.dcFeed || entry(context.catalog.arresters, placed.piece.arrester).passesDc) return [];
+  if (!context.design.service.dcFeed || entry(context.catalog.arresters, placed.piece.arrester).passesDc)
+    return [];
   return [
     {
       ...where,
@@ -45,7 +67,15 @@ function tube(placed: Placed, { tube: choice, design }: SnagContext): Snag[] {
   const { at, distanceM, stage } = base(placed);
   const where = { at, distanceM, stage };
   const remedies: Remedy[] =
-    choice.tubeV === undefined ? [] : [{ title: `Fit a ${choice.tubeV} V tube`, detail: 'same arrester', changes: [{ op: 'set piece', piece: { ...piece, tubeV: choice.tubeV } }] }];
+    choice.tubeV === undefined
+      ? []
+      : [
+          {
+            title: `Fit a ${choice.tubeV} V tube`,
+            detail: 'same arrester',
+            changes: [{ op: 'set piece', piece: { ...piece, tubeV: choice.tubeV } }],
+          },
+        ];
   const source = 'IEC 61643-311 tolerance of 20 %, from memory; margin is common practice';
   if (lowestFiringV(piece.tubeV) < choice.needed.value) {
     return [
@@ -103,7 +133,13 @@ function direction(placed: Placed, { catalog }: SnagContext): Snag[] {
       level: 'caution',
       what: 'Arrester the wrong way round',
       why: `${name}: its surge side faces the radio, 0 m of cable between the surge and the set is protected.`,
-      remedies: [{ title: 'Turn the arrester round', detail: 'surge side to the antenna', changes: [{ op: 'set piece', piece: { ...placed.piece, reversed: true } }] }],
+      remedies: [
+        {
+          title: 'Turn the arrester round',
+          detail: 'surge side to the antenna',
+          changes: [{ op: 'set piece', piece: { ...placed.piece, reversed: true } }],
+        },
+      ],
       source: 'marking of the arrester',
     },
   ];

@@ -20,7 +20,16 @@ export const arresterMissing: SnagRule = (context) => {
       distanceM: outM,
       what: 'No arrester where the run comes in',
       why: `The run is outdoors from ${outM.toFixed(1)} m on; a surge on it ends in the radio.`,
-      remedies: [...atJoint(context, outM), ...bySplitting(context, outM), { title: 'See what the arrester must hold', detail: 'tube, direct current, where it goes', changes: [], open: 'bond' as const }].slice(0, 3),
+      remedies: [
+        ...atJoint(context, outM),
+        ...bySplitting(context, outM),
+        {
+          title: 'See what the arrester must hold',
+          detail: 'tube, direct current, where it goes',
+          changes: [],
+          open: 'bond' as const,
+        },
+      ].slice(0, 3),
       source: 'common practice, no source; local electrical code decides',
     },
   ];
@@ -29,7 +38,10 @@ export const arresterMissing: SnagRule = (context) => {
 /** Arresters which suit the band, the DC feed and a tube for this power. */
 function suitable({ design, catalog, lowHz, topHz, tube }: SnagContext): ArresterPiece[] {
   return [...catalog.arresters.values()]
-    .filter(({ lowHz: low, highHz: high, passesDc }) => low <= lowHz && topHz <= high && (passesDc || !design.service.dcFeed))
+    .filter(
+      ({ lowHz: low, highHz: high, passesDc }) =>
+        low <= lowHz && topHz <= high && (passesDc || !design.service.dcFeed),
+    )
     .map(({ id }): ArresterPiece => ({
       kind: 'arrester',
       id: freshId(design.pieces, 'arrester'),
@@ -42,7 +54,9 @@ function suitable({ design, catalog, lowHz, topHz, tube }: SnagContext): Arreste
 /** At an existing joint near the entry, when both neighbours mate with it. */
 function atJoint(context: SnagContext, outM: number): Remedy[] {
   const { layout, catalog } = context;
-  const near = layout.joints.filter(({ atM, leftPiece, rightPiece }) => Math.abs(atM - outM) <= 2 && leftPiece && rightPiece);
+  const near = layout.joints.filter(
+    ({ atM, leftPiece, rightPiece }) => Math.abs(atM - outM) <= 2 && leftPiece && rightPiece,
+  );
   return near.flatMap((joint) =>
     suitable(context)
       .filter(({ arrester }) => {
@@ -61,7 +75,9 @@ function atJoint(context: SnagContext, outM: number): Remedy[] {
 /** By cutting the cable at the entry and ending both halves. */
 function bySplitting(context: SnagContext, outM: number): Remedy[] {
   const { layout, catalog, design } = context;
-  const placed = layout.pieces.find(({ piece, fromM, toM }) => piece.kind === 'assembly' && outM - fromM > 0.3 && toM - outM > 0.3);
+  const placed = layout.pieces.find(
+    ({ piece, fromM, toM }) => piece.kind === 'assembly' && outM - fromM > 0.3 && toM - outM > 0.3,
+  );
   if (!placed || placed.piece.kind !== 'assembly') return [];
   const whole = placed.piece;
   const cable = entry(catalog.cables, whole.cable);
@@ -70,7 +86,13 @@ function bySplitting(context: SnagContext, outM: number): Remedy[] {
     const plug = faces[0].replace('-jack', '-plug');
     const part = partFor(plug, cable, catalog);
     if (!part) return [];
-    const indoor: Assembly = { ...whole, id: freshId(design.pieces, `${whole.id}-in`.slice(0, 36)), label: `${whole.label} (inside)`, lengthM: outM - placed.fromM, b: { part } };
+    const indoor: Assembly = {
+      ...whole,
+      id: freshId(design.pieces, `${whole.id}-in`.slice(0, 36)),
+      label: `${whole.label} (inside)`,
+      lengthM: outM - placed.fromM,
+      b: { part },
+    };
     const outdoor: Assembly = { ...whole, lengthM: placed.toM - outM, a: { part } };
     return [
       {

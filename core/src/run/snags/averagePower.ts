@@ -22,7 +22,12 @@ export const averagePower: SnagRule = ({ design, catalog, layout, topHz, swr }) 
         distanceM: fromM,
         what: `${cable.name} runs hot`,
         why: `${formatPower(averageW)} on average against ${formatPower(limitW)} at ${formatFrequency(topHz)}, ${ambientC} °C and SWR ${swr.toFixed(1)}.`,
-        remedies: betterCables(piece, catalog, topHz, (other) => averagePowerW(other, topHz, ambientC, swr) >= averageW),
+        remedies: betterCables(
+          piece,
+          catalog,
+          topHz,
+          (other) => averagePowerW(other, topHz, ambientC, swr) >= averageW,
+        ),
         source: 'heat balance of the jacket, within 30 %',
       },
     ];

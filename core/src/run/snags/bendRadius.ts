@@ -22,7 +22,18 @@ export const bendRadius: SnagRule = ({ design, catalog, layout, route }) =>
           distanceM: span.fromM,
           what: `Bent too tight in ${leg.name}`,
           why: `${bendMm} mm radius; ${cable.name} takes ${least} mm ${flexes ? 'when flexed' : 'once'}.`,
-          remedies: [{ title: `Widen the bend to ${least} mm`, detail: leg.name, changes: [{ op: 'set legs', legs: design.legs.map((other) => (other === leg ? { ...leg, bendRadiusMm: least } : other)) }] }],
+          remedies: [
+            {
+              title: `Widen the bend to ${least} mm`,
+              detail: leg.name,
+              changes: [
+                {
+                  op: 'set legs',
+                  legs: design.legs.map((other) => (other === leg ? { ...leg, bendRadiusMm: least } : other)),
+                },
+              ],
+            },
+          ],
           source: cable.source,
         },
       ];

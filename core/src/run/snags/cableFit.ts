@@ -11,8 +11,12 @@ export const cableFit: SnagRule = ({ catalog, layout }) =>
       const part = entry(catalog.parts, piece[end].part);
       const fit = fitCable(part, cable);
       if (fit.verdict === 'fits') return [];
-      const better = [...catalog.parts.values()].filter((other) => other.face === part.face && fitCable(other, cable).verdict === 'fits');
-      const cables = [...catalog.cables.values()].filter((other) => other.impedanceOhm === cable.impedanceOhm && fitCable(part, other).verdict === 'fits');
+      const better = [...catalog.parts.values()].filter(
+        (other) => other.face === part.face && fitCable(other, cable).verdict === 'fits',
+      );
+      const cables = [...catalog.cables.values()].filter(
+        (other) => other.impedanceOhm === cable.impedanceOhm && fitCable(part, other).verdict === 'fits',
+      );
       return [
         {
           id: `cable-fit@${piece.id}.${end}`,

@@ -19,9 +19,17 @@ describe('seriesFrequency', () => {
 
 describe('peakVoltage', () => {
   const hot = aRun({
-    service: { bands: [{ name: 'hf', lowHz: 7e6, highHz: 7.2e6 }], powerW: 3000, lossBudgetDb: 6, duty: 0.01 },
+    service: {
+      bands: [{ name: 'hf', lowHz: 7e6, highHz: 7.2e6 }],
+      powerW: 3000,
+      lossBudgetDb: 6,
+      duty: 0.01,
+    },
     antenna: { name: 'Dipole', face: 'bnc-jack', swr: 3, dcShort: false },
-    pieces: [cable({ b: { part: 'n-plug-crimp-10mm' } }), { kind: 'adapter', id: 'adapter', adapter: 'n-jack-to-bnc-plug', reversed: false }],
+    pieces: [
+      cable({ b: { part: 'n-plug-crimp-10mm' } }),
+      { kind: 'adapter', id: 'adapter', adapter: 'n-jack-to-bnc-plug', reversed: false },
+    ],
   });
   it('stops where the standing wave exceeds the series, and less power mends it', () => {
     const snag = snagsOf(hot, 'peak-voltage').find(({ at }) => at === 'adapter>antenna');
@@ -34,7 +42,10 @@ describe('peakVoltage', () => {
 // Heat balance, ±30 % of handbook tables from memory: RG-58 bears well under 200 W at 145 MHz.
 describe('averagePower', () => {
   it('RG-58 does not carry 300 W of continuous carrier at 145 MHz; a thicker cable does', () => {
-    const hot = aRun({ service: { powerW: 300, duty: 1, lossBudgetDb: 9 }, pieces: [cable({ cable: 'rg58', a: { part: 'n-plug-crimp-5mm' }, b: { part: 'n-plug-crimp-5mm' } })] });
+    const hot = aRun({
+      service: { powerW: 300, duty: 1, lossBudgetDb: 9 },
+      pieces: [cable({ cable: 'rg58', a: { part: 'n-plug-crimp-5mm' }, b: { part: 'n-plug-crimp-5mm' } })],
+    });
     expect(snagsOf(hot, 'average-power')[0].level).toBe('stop');
     expect(mends(hot, 'average-power', 0)).toBe(true);
   });
@@ -53,14 +64,26 @@ describe('lossBudget', () => {
 
 // Reflection of 75 in 50 ohm: Pozar, 13.98 dB. F for receive only: handbook practice.
 describe('seventyFive', () => {
-  const video = aRun({ pieces: [cable({ cable: 'rg59', a: { part: 'bnc75-plug-crimp-6mm75' }, b: { part: 'bnc75-plug-crimp-6mm75' } })] });
-  it('75 ohm cable in a transmit run shows its echo', () => expect(snagsOf(video, 'impedance')[0].why).toContain('14.0 dB'));
-  it('is allowed for receiving', () => expect(snagsOf({ ...video, service: { ...video.service, powerW: 0 } }, 'impedance')).toEqual([]));
+  const video = aRun({
+    pieces: [
+      cable({ cable: 'rg59', a: { part: 'bnc75-plug-crimp-6mm75' }, b: { part: 'bnc75-plug-crimp-6mm75' } }),
+    ],
+  });
+  it('75 ohm cable in a transmit run shows its echo', () =>
+    expect(snagsOf(video, 'impedance')[0].why).toContain('14.0 dB'));
+  it('is allowed for receiving', () =>
+    expect(snagsOf({ ...video, service: { ...video.service, powerW: 0 } }, 'impedance')).toEqual([]));
   it('an F joint refuses transmit power', () => {
     const f = aRun({
       radio: { name: 'Set', face: 'f-jack', handheld: false },
       antenna: { name: 'Aerial', face: 'f-jack', swr: 1.2, dcShort: false },
-      pieces: [cable({ cable: 'rg59', a: { part: 'f-plug-compression-6mm75' }, b: { part: 'f-plug-compression-6mm75' } })],
+      pieces: [
+        cable({
+          cable: 'rg59',
+          a: { part: 'f-plug-compression-6mm75' },
+          b: { part: 'f-plug-compression-6mm75' },
+        }),
+      ],
     });
     expect(snagsOf(f, 'no-transmit').map(({ level }) => level)).toEqual(['stop', 'stop']);
     expect(mends(f, 'no-transmit', 0)).toBe(true);
@@ -70,7 +93,10 @@ describe('seventyFive', () => {
 // Common practice, no source.
 describe('handheldPort', () => {
   it('cautions about depth, with the lever in mm', () => {
-    const handheld = aRun({ radio: { name: 'Handheld', face: 'sma-jack', handheld: true }, pieces: [{ kind: 'adapter', id: 'adapter', adapter: 'sma-plug-to-n-jack', reversed: false }, cable()] });
+    const handheld = aRun({
+      radio: { name: 'Handheld', face: 'sma-jack', handheld: true },
+      pieces: [{ kind: 'adapter', id: 'adapter', adapter: 'sma-plug-to-n-jack', reversed: false }, cable()],
+    });
     const [snag] = snagsOf(handheld, 'handheld');
     expect(snag.why).toMatch(/\d+ mm of rigid adapter/);
     expect(mends(handheld, 'handheld', 0)).toBe(true);
@@ -99,7 +125,13 @@ describe('arresterFit', () => {
   });
   it('an arrester outside its band is a stop, one turned round a caution', () => {
     const wrong = anOutdoorRun({ service: { bands: [{ name: 'hf', lowHz: 7e6, highHz: 7e6 }] } });
-    wrong.pieces[1] = { kind: 'arrester', id: 'arrester', arrester: 'blocked-n', reversed: false, tubeV: 150 };
+    wrong.pieces[1] = {
+      kind: 'arrester',
+      id: 'arrester',
+      arrester: 'blocked-n',
+      reversed: false,
+      tubeV: 150,
+    };
     expect(snagsOf(wrong, 'arrester-band')[0].level).toBe('stop');
     expect(snagsOf(wrong, 'arrester-side')[0].level).toBe('caution');
     expect(mends(wrong, 'arrester-side', 0)).toBe(true);

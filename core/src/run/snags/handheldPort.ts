@@ -16,7 +16,13 @@ export const handheldPort: SnagRule = ({ design, layout }) => {
       distanceM: 0,
       what: `${faceName(joint.left)} of a handheld: compare the depth before forcing`,
       why: `Insulator depth varies by up to 2 mm between handhelds${leverMm > 0 ? `, and ${leverMm} mm of rigid adapter hangs on the port` : ''}.`,
-      remedies: [{ title: 'I have compared them: not a deep port', detail: 'drops the caution for this radio', changes: [{ op: 'set radio', radio: { handheld: false } }] }],
+      remedies: [
+        {
+          title: 'I have compared them: not a deep port',
+          detail: 'drops the caution for this radio',
+          changes: [{ op: 'set radio', radio: { handheld: false } }],
+        },
+      ],
       source: 'common practice, no source',
     },
   ];

@@ -6,11 +6,20 @@ import type { Snag, SnagRule } from '../snag.js';
 /** What a leg asks of a jacket; nothing when it is content. */
 function complaint(cable: Cable, leg: Leg): { level: 'stop' | 'caution'; why: string } | undefined {
   if (leg.kind === 'direct burial' && cable.directBurial !== 'yes') {
-    const only = cable.directBurial === 'flooded type only' ? 'only its flooded type may lie in earth' : 'water creeps through it in earth';
-    return { level: cable.directBurial === 'no' ? 'stop' : 'caution', why: `${cable.jacket} jacket over ${leg.lengthM} m in the ground: ${only}.` };
+    const only =
+      cable.directBurial === 'flooded type only'
+        ? 'only its flooded type may lie in earth'
+        : 'water creeps through it in earth';
+    return {
+      level: cable.directBurial === 'no' ? 'stop' : 'caution',
+      why: `${cable.jacket} jacket over ${leg.lengthM} m in the ground: ${only}.`,
+    };
   }
   if (leg.zone !== 'dry' && leg.zone !== 'sheltered' && leg.zone !== 'buried' && !cable.uvResistant) {
-    return { level: 'caution', why: `${cable.jacket} jacket over ${leg.lengthM} m in the open: sun makes it brittle.` };
+    return {
+      level: 'caution',
+      why: `${cable.jacket} jacket over ${leg.lengthM} m in the open: sun makes it brittle.`,
+    };
   }
   return undefined;
 }
@@ -20,10 +29,30 @@ export const jacket: SnagRule = ({ design, catalog, layout, route, topHz }) =>
   layout.pieces.flatMap(({ piece, fromM, toM }): Snag[] => {
     if (piece.kind !== 'assembly') return [];
     const cable = entry(catalog.cables, piece.cable);
-    const crossed = route.spans.filter((span) => span.fromM < toM && span.toM > fromM).map(({ leg, fromM: at }) => ({ leg: design.legs[leg], at }));
-    const worst = crossed.map(({ leg, at }) => ({ leg, at, found: complaint(cable, leg) })).find(({ found }) => found);
+    const crossed = route.spans
+      .filter((span) => span.fromM < toM && span.toM > fromM)
+      .map(({ leg, fromM: at }) => ({ leg: design.legs[leg], at }));
+    const worst = crossed
+      .map(({ leg, at }) => ({ leg, at, found: complaint(cable, leg) }))
+      .find(({ found }) => found);
     if (!worst?.found) return [];
-    const duct = worst.leg.kind === 'direct burial' ? [{ title: `Lay ${worst.leg.name} in a duct`, detail: 'drained; every duct fills with water in the end', changes: [{ op: 'set legs' as const, legs: design.legs.map((leg) => (leg === worst.leg ? { ...leg, kind: 'duct' as const } : leg)) }] }] : [];
+    const duct =
+      worst.leg.kind === 'direct burial'
+        ? [
+            {
+              title: `Lay ${worst.leg.name} in a duct`,
+              detail: 'drained; every duct fills with water in the end',
+              changes: [
+                {
+                  op: 'set legs' as const,
+                  legs: design.legs.map((leg) =>
+                    leg === worst.leg ? { ...leg, kind: 'duct' as const } : leg,
+                  ),
+                },
+              ],
+            },
+          ]
+        : [];
     return [
       {
         id: `jacket@${piece.id}`,
@@ -33,7 +62,16 @@ export const jacket: SnagRule = ({ design, catalog, layout, route, topHz }) =>
         distanceM: Math.max(fromM, worst.at),
         what: `${cable.name} does not belong in ${worst.leg.name}`,
         why: worst.found.why,
-        remedies: [...duct, ...betterCables(piece, catalog, topHz, (other) => crossed.every(({ leg }) => !complaint(other, leg)), 2)],
+        remedies: [
+          ...duct,
+          ...betterCables(
+            piece,
+            catalog,
+            topHz,
+            (other) => crossed.every(({ leg }) => !complaint(other, leg)),
+            2,
+          ),
+        ],
         source: cable.source,
       },
     ];

@@ -9,15 +9,20 @@ import type { Remedy, SnagRule } from '../snag.js';
 export const lossBudget: SnagRule = ({ design, catalog, layout, topHz, lossDb }) => {
   const { lossBudgetDb } = design.service;
   if (lossDb <= lossBudgetDb) return [];
-  const assemblies = layout.pieces.map(({ piece }) => piece).filter((piece): piece is Assembly => piece.kind === 'assembly');
-  const costs = (piece: Assembly): number => matchedLossDb(entry(catalog.cables, piece.cable), topHz, piece.lengthM);
+  const assemblies = layout.pieces
+    .map(({ piece }) => piece)
+    .filter((piece): piece is Assembly => piece.kind === 'assembly');
+  const costs = (piece: Assembly): number =>
+    matchedLossDb(entry(catalog.cables, piece.cable), topHz, piece.lengthM);
   const worst = assemblies.sort((x, y) => costs(y) - costs(x)).at(0);
   const over = lossDb - lossBudgetDb;
   /** Cables which bring it under the budget; when none does, those which help most. */
   const lessLoss = (piece: Assembly, wantedDb: number): Remedy[] => {
     const saved = (cable: Cable): number => costs(piece) - matchedLossDb(cable, topHz, piece.lengthM);
     const enough = betterCables(piece, catalog, topHz, (cable) => saved(cable) >= wantedDb);
-    return enough.length > 0 ? enough : betterCables(piece, catalog, topHz, (cable) => saved(cable) >= wantedDb / 3);
+    return enough.length > 0
+      ? enough
+      : betterCables(piece, catalog, topHz, (cable) => saved(cable) >= wantedDb / 3);
   };
   return [
     {
@@ -30,7 +35,14 @@ export const lossBudget: SnagRule = ({ design, catalog, layout, topHz, lossDb })
       why: worst
         ? `${worst.label} alone costs ${formatDecibels(costs(worst))} at ${formatFrequency(topHz)}.`
         : `Mismatch costs ${formatDecibels(lossDb)} at ${formatFrequency(topHz)}.`,
-      remedies: [...(worst ? lessLoss(worst, over) : []), { title: `Allow ${formatDecibels(Math.ceil(lossDb * 10) / 10)}`, detail: 'raises the budget of the service', changes: [{ op: 'set service', service: { lossBudgetDb: Math.ceil(lossDb * 10) / 10 } }] }],
+      remedies: [
+        ...(worst ? lessLoss(worst, over) : []),
+        {
+          title: `Allow ${formatDecibels(Math.ceil(lossDb * 10) / 10)}`,
+          detail: 'raises the budget of the service',
+          changes: [{ op: 'set service', service: { lossBudgetDb: Math.ceil(lossDb * 10) / 10 } }],
+        },
+      ],
       source: 'k1·√f + k2·f and the chain matrices of the joints',
     },
   ];

@@ -6,16 +6,14 @@ import { faceName } from '../../catalog/index.js';
 export const mating: SnagRule = ({ design, catalog, layout }) =>
   layout.joints
     .filter(({ mating: { verdict } }) => verdict !== 'mates')
-    .map(
-      (joint): Snag => ({
-        id: `mating@${joint.id}`,
-        level: joint.mating.passes ? 'caution' : 'stop',
-        stage: 'plan',
-        at: joint.id,
-        distanceM: joint.atM,
-        what: `${faceName(joint.left)} on ${faceName(joint.right)}: ${joint.mating.verdict}`,
-        why: joint.mating.reason,
-        remedies: waysToJoin(design, joint, catalog),
-        source: joint.mating.source,
-      }),
-    );
+    .map((joint): Snag => ({
+      id: `mating@${joint.id}`,
+      level: joint.mating.passes ? 'caution' : 'stop',
+      stage: 'plan',
+      at: joint.id,
+      distanceM: joint.atM,
+      what: `${faceName(joint.left)} on ${faceName(joint.right)}: ${joint.mating.verdict}`,
+      why: joint.mating.reason,
+      remedies: waysToJoin(design, joint, catalog),
+      source: joint.mating.source,
+    }));

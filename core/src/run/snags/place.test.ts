@@ -33,7 +33,10 @@ describe('unsealedJoint', () => {
     const uhf = anOutdoorRun({ antenna: { name: 'Dipole', face: 'uhf-jack', swr: 1.2, dcShort: true } });
     uhf.pieces[2] = cable({ lengthM: 11, b: { part: 'uhf-plug-crimp-10mm' } });
     expect(snagsOf(uhf, 'unsealed').find(({ at }) => at === 'main>antenna')?.level).toBe('caution');
-    const sealed = { readings: [], log: [{ id: '1', kind: 'sealed' as const, about: 'main>antenna', text: '', by: '', at: '2026-11-01' }] };
+    const sealed = {
+      readings: [],
+      log: [{ id: '1', kind: 'sealed' as const, about: 'main>antenna', text: '', by: '', at: '2026-11-01' }],
+    };
     expect(snagsOf(run, 'unsealed', sealed).some(({ at }) => at === 'main>antenna')).toBe(false);
   });
   it('is silent indoors', () => expect(snagsOf(aRun(), 'unsealed')).toEqual([]));
@@ -51,7 +54,8 @@ describe('reach', () => {
     expect(snagsOf(long, 'reach')[0].level).toBe('note');
     expect(mends(long, 'reach', 0)).toBe(true);
   });
-  it('without legs it asks for them', () => expect(snagsOf(aRun({ legs: [] }), 'reach')[0].remedies[0].open).toBe('route'));
+  it('without legs it asks for them', () =>
+    expect(snagsOf(aRun({ legs: [] }), 'reach')[0].remedies[0].open).toBe('route'));
 });
 
 // Jacket data of the cables; burial rule: handbook practice.
@@ -59,14 +63,21 @@ describe('jacket', () => {
   it('RG-58 in earth is a stop; a duct or another cable mends it', () => {
     const buried = aRun({
       pieces: [cable({ cable: 'rg58', a: { part: 'n-plug-crimp-5mm' }, b: { part: 'n-plug-crimp-5mm' } })],
-      legs: [{ id: 'trench', name: 'the trench', kind: 'direct burial', zone: 'buried', lengthM: 12, slackM: 0 }],
+      legs: [
+        { id: 'trench', name: 'the trench', kind: 'direct burial', zone: 'buried', lengthM: 12, slackM: 0 },
+      ],
     });
     expect(snagsOf(buried, 'jacket')[0].level).toBe('stop');
     expect(mends(buried, 'jacket', 0)).toBe(true);
   });
   it('a jacket which sun destroys is cautioned outdoors', () => {
     const sunny = anOutdoorRun();
-    sunny.pieces[2] = cable({ cable: 'rg174', lengthM: 11, a: { part: 'bnc-plug-crimp-25mm' }, b: { part: 'bnc-plug-crimp-25mm' } });
+    sunny.pieces[2] = cable({
+      cable: 'rg174',
+      lengthM: 11,
+      a: { part: 'bnc-plug-crimp-25mm' },
+      b: { part: 'bnc-plug-crimp-25mm' },
+    });
     expect(snagsOf(sunny, 'jacket')[0].level).toBe('caution');
   });
 });
@@ -74,7 +85,14 @@ describe('jacket', () => {
 // Bend radii: cable data.
 describe('bendRadius', () => {
   it('a tight bend is cautioned, and a flexing loop asks for more', () => {
-    const leg = { id: 'loop', name: 'the loop', lengthM: 12, slackM: 0, zone: 'dry' as const, bendRadiusMm: 70 };
+    const leg = {
+      id: 'loop',
+      name: 'the loop',
+      lengthM: 12,
+      slackM: 0,
+      zone: 'dry' as const,
+      bendRadiusMm: 70,
+    };
     expect(snagsOf(aRun({ legs: [{ ...leg, kind: 'indoor tray' }] }), 'bend')).toEqual([]);
     const flexing = aRun({ legs: [{ ...leg, kind: 'rotator loop' }] });
     expect(snagsOf(flexing, 'bend')[0].why).toContain('100 mm when flexed');

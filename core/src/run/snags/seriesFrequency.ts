@@ -7,7 +7,8 @@ import { jointElements, type PlacedJoint } from '../layout.js';
 import type { Remedy, Snag, SnagRule } from '../snag.js';
 import { article, partsToMeet } from '../waysToJoin.js';
 
-const topOf = (face: Face): number => seriesById[face.series].variants.find((v) => v.impedanceOhm === face.impedanceOhm)?.maxFrequencyHz ?? 0;
+const topOf = (face: Face): number =>
+  seriesById[face.series].variants.find((v) => v.impedanceOhm === face.impedanceOhm)?.maxFrequencyHz ?? 0;
 
 /** Return loss of the joint alone between matched lines, dB. */
 function echoDb(joint: PlacedJoint, hz: number): number {
@@ -61,5 +62,7 @@ function toN(design: Design, { leftPiece, rightPiece }: PlacedJoint, catalog: Ca
     words.unshift(`fit ${design.radio.name} with an N jack`);
   }
   const title = words.join(' and ');
-  return [{ title: title.charAt(0).toUpperCase() + title.slice(1), detail: 'N is matched to 11 GHz', changes }];
+  return [
+    { title: title.charAt(0).toUpperCase() + title.slice(1), detail: 'N is matched to 11 GHz', changes },
+  ];
 }

@@ -7,7 +7,11 @@ import type { Remedy, Snag, SnagRule } from '../snag.js';
 /** 75 ohm cable in a 50 ohm transmit run, and series that carry no transmit power. Handbook practice. */
 export const seventyFive: SnagRule = ({ design, catalog, layout }) => {
   const { powerW } = design.service;
-  const receiveOnly: Remedy = { title: 'Make it a receive-only run', detail: 'no transmit power', changes: [{ op: 'set service', service: { powerW: 0 } }] };
+  const receiveOnly: Remedy = {
+    title: 'Make it a receive-only run',
+    detail: 'no transmit power',
+    changes: [{ op: 'set service', service: { powerW: 0 } }],
+  };
   const cables = layout.pieces.flatMap(({ piece, fromM }): Snag[] => {
     if (piece.kind !== 'assembly' || powerW === 0 || piece.target) return [];
     const cable = entry(catalog.cables, piece.cable);
@@ -25,12 +29,25 @@ export const seventyFive: SnagRule = ({ design, catalog, layout }) => {
         distanceM: fromM,
         what: `${cable.impedanceOhm} ohm cable in a 50 ohm transmit run`,
         why: `Each end of it sends back an echo ${reflectionDb(50, cable.impedanceOhm).toFixed(1)} dB down.`,
-        remedies: fifty?.changed ? [{ title: `Use ${fifty.other.name} for ${piece.label}`, detail: 'same faces', changes: [{ op: 'set piece', piece: fifty.changed }] }] : [receiveOnly],
+        remedies: fifty?.changed
+          ? [
+              {
+                title: `Use ${fifty.other.name} for ${piece.label}`,
+                detail: 'same faces',
+                changes: [{ op: 'set piece', piece: fifty.changed }],
+              },
+            ]
+          : [receiveOnly],
         source: 'reflection (Z2 − Z1)/(Z2 + Z1)',
       },
     ];
   });
-  const joints = powerW === 0 ? [] : layout.joints.filter(({ left, right, mating }) => mating.passes && (left.series === 'f' || right.series === 'f'));
+  const joints =
+    powerW === 0
+      ? []
+      : layout.joints.filter(
+          ({ left, right, mating }) => mating.passes && (left.series === 'f' || right.series === 'f'),
+        );
   return [
     ...cables,
     ...joints.map((joint): Snag => ({

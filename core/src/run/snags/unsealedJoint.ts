@@ -10,7 +10,10 @@ export const unsealedJoint: SnagRule = ({ layout, facts }) =>
     .filter(({ zone, id }) => isExposed(zone) && !logged(facts, 'sealed', id))
     .map((joint): Snag => {
       const series = [joint.left, joint.right].map((face) => seriesById[face.series]);
-      const weakest = series.find(({ weather }) => weather === 'none') ?? series.find(({ weather }) => weather === 'splash') ?? series[0];
+      const weakest =
+        series.find(({ weather }) => weather === 'none') ??
+        series.find(({ weather }) => weather === 'splash') ??
+        series[0];
       const zone = isExposed(joint.zone) ? joint.zone : 'outdoor';
       const passes = passesFor[zone];
       return {
@@ -21,7 +24,14 @@ export const unsealedJoint: SnagRule = ({ layout, facts }) =>
         distanceM: joint.atM,
         what: `J${joint.number} stands in ${zone === 'sheltered' ? 'a sheltered place' : zone === 'buried' ? 'the ground' : `the ${zone === 'outdoor' ? 'open' : zone}`}, not wrapped yet`,
         why: `${weakest.name} has ${weakest.weather === 'none' ? 'no seal' : weakest.weather === 'splash' ? 'at best a splash seal' : 'a gasket'}; ${passes} ${passes === 1 ? 'pass' : 'passes'} of rubber and a sun layer go on it.`,
-        remedies: [{ title: `See the wrap of J${joint.number}`, detail: 'tape, marks and order', changes: [], open: 'seal' }],
+        remedies: [
+          {
+            title: `See the wrap of J${joint.number}`,
+            detail: 'tape, marks and order',
+            changes: [],
+            open: 'seal',
+          },
+        ],
         source: `${weakest.standard}; wrap by common practice`,
       };
     });

@@ -1,25 +1,30 @@
 import type { JobDocument, JobSummary } from '@kobran/contract';
-import { useQuery } from '@tanstack/react-query';
 import { FilePlus2, Search, Upload } from 'lucide-react';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { ask, said, Unreachable } from '../../api/client.js';
-import { jobsQuery, useChange, useJob } from '../../api/queries.js';
+import { useChange, useJob, useJobs } from '../../api/queries.js';
 import { Message } from '../../shell/Message.js';
 import { TopBar } from '../../shell/TopBar.js';
 import { RunRow } from './RunRow.js';
 
 /** Jobs and their runs as small lines to scale, each with its worst snag and its next action. */
 export function Board(): ReactNode {
-  const { data: jobs, error, refetch } = useQuery(jobsQuery());
+  const { data: jobs, error, refetch } = useJobs();
   const [search, setSearch] = useState('');
   useEffect(() => {
     document.title = 'Board – Kobran';
   }, []);
   if (error && !jobs) {
     const offline = error instanceof Unreachable;
-    return <Message title={offline ? 'The server does not answer' : 'The board cannot be read'} detail={offline ? 'Start Kobran again; nothing is lost.' : said(error)} action={{ label: 'Try again', run: () => void refetch() }} />;
+    return (
+      <Message
+        title={offline ? 'The server does not answer' : 'The board cannot be read'}
+        detail={offline ? 'Start Kobran again; nothing is lost.' : said(error)}
+        action={{ label: 'Try again', run: () => void refetch() }}
+      />
+    );
   }
   return (
     <div className="min-h-screen">
@@ -27,7 +32,13 @@ export function Board(): ReactNode {
         <label className="relative">
           <span className="sr-only">Find a run</span>
           <Search size={16} aria-hidden className="absolute top-2.5 left-2 text-muted" />
-          <input type="search" className="field w-44 pl-8 sm:w-64" placeholder="Find a run" value={search} onChange={({ target }) => setSearch(target.value)} />
+          <input
+            type="search"
+            className="field w-36 pl-8 sm:w-64"
+            placeholder="Find a run"
+            value={search}
+            onChange={({ target }) => setSearch(target.value)}
+          />
         </label>
       </TopBar>
       <main className="mx-auto max-w-6xl px-4 py-4">
@@ -38,8 +49,12 @@ export function Board(): ReactNode {
             <NewJob />
           </div>
         </div>
-        {jobs?.map((job) => <Job key={job.id} job={job} search={search} />)}
-        {jobs?.length === 0 && <p className="mt-8 text-lg">No job yet. Make one, or bring one in from a file.</p>}
+        {jobs?.map((job) => (
+          <Job key={job.id} job={job} search={search} />
+        ))}
+        {jobs?.length === 0 && (
+          <p className="mt-8 text-lg">No job yet. Make one, or bring one in from a file.</p>
+        )}
         <DeletedJobs />
       </main>
     </div>
@@ -50,10 +65,18 @@ function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
   const { data } = useJob(job.id);
   const remove = useChange(() => ask<void>('DELETE', `/api/jobs/${job.id}`));
   const restore = useChange(() => ask<JobDocument>('POST', `/api/jobs/${job.id}/restore`));
-  const runs = data?.runs.filter(({ design }) => `${design.name} ${job.name} ${design.radio.name} ${design.antenna.name}`.toLowerCase().includes(search.trim().toLowerCase())) ?? [];
+  const runs =
+    data?.runs.filter(({ design }) =>
+      `${design.name} ${job.name} ${design.radio.name} ${design.antenna.name}`
+        .toLowerCase()
+        .includes(search.trim().toLowerCase()),
+    ) ?? [];
   const deleteJob = (): void =>
     remove.mutate(undefined, {
-      onSuccess: () => toast(`${job.name} deleted`, { action: { label: 'Bring it back', onClick: () => restore.mutate(undefined) } }),
+      onSuccess: () =>
+        toast(`${job.name} deleted`, {
+          action: { label: 'Bring it back', onClick: () => restore.mutate(undefined) },
+        }),
       onError: (error) => toast.error(said(error)),
     });
   return (
@@ -61,7 +84,10 @@ function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
       <div className="flex flex-wrap items-baseline gap-x-3 border-b-2 border-ink pb-1">
         <h2 className="text-lg font-bold">{job.name}</h2>
         <p className="flex-1 text-muted">{job.site}</p>
-        <button className="text-sm text-muted underline underline-offset-4 hover:text-stop" onClick={deleteJob}>
+        <button
+          className="text-sm text-muted underline underline-offset-4 hover:text-stop"
+          onClick={deleteJob}
+        >
           Delete job
         </button>
         <Link className="button" to={`/jobs/${job.id}/new`}>
@@ -73,15 +99,21 @@ function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
           <RunRow key={run.id} run={run} practice={job.practice} />
         ))}
       </ul>
-      {data && data.runs.length === 0 && <p className="py-3 text-muted">No run yet: begin with its two ports.</p>}
-      {data && data.runs.length > 0 && runs.length === 0 && <p className="py-3 text-muted">No run here matches “{search}”.</p>}
+      {data && data.runs.length === 0 && (
+        <p className="py-3 text-muted">No run yet: begin with its two ports.</p>
+      )}
+      {data && data.runs.length > 0 && runs.length === 0 && (
+        <p className="py-3 text-muted">No run here matches “{search}”.</p>
+      )}
     </section>
   );
 }
 
 function NewJob(): ReactNode {
   const [name, setName] = useState<string>();
-  const create = useChange((job: { id: string; name: string; site: string }) => ask<JobDocument>('POST', '/api/jobs', job));
+  const create = useChange((job: { id: string; name: string; site: string }) =>
+    ask<JobDocument>('POST', '/api/jobs', job),
+  );
   const [id, setId] = useState(() => crypto.randomUUID());
   if (name === undefined) {
     return (
@@ -108,7 +140,15 @@ function NewJob(): ReactNode {
         );
       }}
     >
-      <input className="field" aria-label="Name of the job" placeholder="Name of the site or contract" maxLength={120} autoFocus value={name} onChange={({ target }) => setName(target.value)} />
+      <input
+        className="field"
+        aria-label="Name of the job"
+        placeholder="Name of the site or contract"
+        maxLength={120}
+        autoFocus
+        value={name}
+        onChange={({ target }) => setName(target.value)}
+      />
       <button className="button button-copper" disabled={create.isPending}>
         Make it
       </button>
@@ -122,8 +162,10 @@ function ImportJob(): ReactNode {
     if (!file) return;
     void file.text().then((text) =>
       bring.mutate(text, {
-        onSuccess: ({ name, runs }) => toast(`${name} is here, with ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}`),
-        onError: (error) => toast.error(`${file.name}: ${said(error)}`, { duration: 15_000, closeButton: true }),
+        onSuccess: ({ name, runs }) =>
+          toast(`${name} is here, with ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}`),
+        onError: (error) =>
+          toast.error(`${file.name}: ${said(error)}`, { duration: 15_000, closeButton: true }),
       }),
     );
   };
@@ -144,7 +186,7 @@ function ImportJob(): ReactNode {
 }
 
 function DeletedJobs(): ReactNode {
-  const { data } = useQuery(jobsQuery(true));
+  const { data } = useJobs(true);
   const restore = useChange((id: string) => ask<JobDocument>('POST', `/api/jobs/${id}/restore`));
   if (!data || data.length === 0) return null;
   return (

@@ -16,20 +16,29 @@ import { StateMark } from '../../shell/StateMark.js';
 export function RunRow({ run, practice }: { run: RunDocument; practice: Practice }): ReactNode {
   const { units } = usePreferences();
   const facts = useFacts(run.id, run);
-  const sheet = useMemo(() => evaluate(run.design, catalog, { facts, practice, sweepPoints: 2 }), [run.design, facts, practice]);
+  const sheet = useMemo(
+    () => evaluate(run.design, catalog, { facts, practice, sweepPoints: 2 }),
+    [run.design, facts, practice],
+  );
   const worst = sheet.snags.at(0);
   const remove = useChange(() => ask<void>('DELETE', `/api/runs/${run.id}`));
   const restore = useChange(() => ask<RunDocument>('POST', `/api/runs/${run.id}/restore`));
   const deleteRun = (): void =>
     remove.mutate(undefined, {
-      onSuccess: () => toast(`${run.design.name} deleted`, { action: { label: 'Bring it back', onClick: () => restore.mutate(undefined) } }),
+      onSuccess: () =>
+        toast(`${run.design.name} deleted`, {
+          action: { label: 'Bring it back', onClick: () => restore.mutate(undefined) },
+        }),
       onError: (error) => toast.error(said(error)),
     });
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-rule py-2.5 md:grid-cols-[minmax(0,1fr)_19rem]">
       <div className="min-w-0">
         <p className="flex flex-wrap items-baseline gap-x-3">
-          <Link to={`/runs/${run.id}/plan`} className="font-bold underline decoration-rule underline-offset-4 hover:decoration-copper">
+          <Link
+            to={`/runs/${run.id}/plan`}
+            className="font-bold underline decoration-rule underline-offset-4 hover:decoration-copper"
+          >
             {run.design.name}
           </Link>
           <span className="figures text-sm text-muted">{formatLength(sheet.totalM, { system: units })}</span>
@@ -60,10 +69,17 @@ export function RunRow({ run, practice }: { run: RunDocument; practice: Practice
           </p>
         )}
         <p className="mt-1 flex items-baseline justify-between gap-2">
-          <Link className="font-semibold text-copper underline underline-offset-4" to={`/runs/${run.id}/${sheet.next.stage}${sheet.next.at ? `?at=${sheet.next.at}` : ''}`}>
+          <Link
+            className="font-semibold text-copper underline underline-offset-4"
+            to={`/runs/${run.id}/${sheet.next.stage}${sheet.next.at ? `?at=${sheet.next.at}` : ''}`}
+          >
             {sheet.next.text}
           </Link>
-          <button className="shrink-0 text-sm text-muted underline underline-offset-4 hover:text-stop" aria-label={`Delete ${run.design.name}`} onClick={deleteRun}>
+          <button
+            className="shrink-0 text-sm text-muted underline underline-offset-4 hover:text-stop"
+            aria-label={`Delete ${run.design.name}`}
+            onClick={deleteRun}
+          >
             Delete
           </button>
         </p>
@@ -82,13 +98,33 @@ function MiniLine({ sheet }: { sheet: Sheet }): ReactNode {
       {width > 0 && (
         <svg width={width} height={24} aria-hidden="true" className="-ml-3.5">
           {spans.map(({ fromM, toM, zone }, k) => (
-            <rect key={k} x={scale(fromM)} y={4} width={Math.max(0, scale(k === spans.length - 1 ? sheet.totalM : Math.min(toM, sheet.totalM)) - scale(fromM))} height={16} fill={`var(--zone-${zone})`} />
+            <rect
+              key={k}
+              x={scale(fromM)}
+              y={4}
+              width={Math.max(
+                0,
+                scale(k === spans.length - 1 ? sheet.totalM : Math.min(toM, sheet.totalM)) - scale(fromM),
+              )}
+              height={16}
+              fill={`var(--zone-${zone})`}
+            />
           ))}
           {sheet.pieces.map(({ id, fromM, toM, kind }) => (
-            <path key={id} d={`M${scale(fromM)} 12H${Math.max(scale(toM), scale(fromM) + 3)}`} stroke={kind === 'assembly' ? 'var(--ink)' : 'var(--edge)'} strokeWidth={kind === 'assembly' ? 3 : 9} />
+            <path
+              key={id}
+              d={`M${scale(fromM)} 12H${Math.max(scale(toM), scale(fromM) + 3)}`}
+              stroke={kind === 'assembly' ? 'var(--ink)' : 'var(--edge)'}
+              strokeWidth={kind === 'assembly' ? 3 : 9}
+            />
           ))}
           {sheet.joints.map(({ id, atM, snag, mating }) => (
-            <path key={id} d={`M${scale(atM)} 4V20`} stroke={mating.passes ? (snag === 'caution' ? 'var(--caution)' : 'var(--ink)') : 'var(--stop)'} strokeWidth={mating.passes ? 1.5 : 4} />
+            <path
+              key={id}
+              d={`M${scale(atM)} 4V20`}
+              stroke={mating.passes ? (snag === 'caution' ? 'var(--caution)' : 'var(--ink)') : 'var(--stop)'}
+              strokeWidth={mating.passes ? 1.5 : 4}
+            />
           ))}
         </svg>
       )}

@@ -1,4 +1,4 @@
-import { cardExpectation, cardFor, judge, stepBlocked, type Card, type EndSheet, type Step } from '@kobran/core';
+import { cardExpectation, cardFor, type Card, type EndSheet, type Step } from '@kobran/core';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate, useParams } from 'react-router';
@@ -7,13 +7,14 @@ import { useWidth } from '../../ruler/useWidth.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { Message } from '../../shell/Message.js';
 import { SignedBy } from '../../shell/SignedBy.js';
+import { SnagMark } from '../../shell/SnagMark.js';
 import { HeatTimer } from './HeatTimer.js';
-import { dropProgress, freshProgress, keepProgress, loadProgress, type CardProgress } from './progress.js';
 import { ReadingEntry } from './ReadingEntry.js';
 import { say } from './speech.js';
 import { StepsRow } from './StepsRow.js';
-import { StripGaugeDrawing } from './StripGaugeDrawing.js';
-import { TrainDrawing } from './TrainDrawing.js';
+import { StripGaugeDrawing } from '../../gauge/StripGaugeDrawing.js';
+import { TrainDrawing } from '../../gauge/TrainDrawing.js';
+import { useCard, type CardInWork } from './useCard.js';
 import { WentWrong } from './WentWrong.js';
 
 /** The card of one end: what lies on the bench beside the vice. */
@@ -25,134 +26,85 @@ export function CardScreen(): ReactNode {
   const back = { label: 'Back to Make', to: `/runs/${id}/make` };
   if (!end) return <Message title="This end is not in the run any more" action={back} />;
   if (end.gauge.fit.verdict !== 'fits') {
-    return <Message title={`This part does not suit the cable: ${end.gauge.fit.verdict}`} detail={`${end.gauge.fit.reason} Choose another in Plan; the snag there offers what fits.`} action={{ label: 'Go to Plan', to: `/runs/${id}/plan?at=${end.pieceId}` }} />;
+    return (
+      <Message
+        title={`This part does not suit the cable: ${end.gauge.fit.verdict}`}
+        detail={`${end.gauge.fit.reason} Choose another in Plan; the snag there offers what fits.`}
+        action={{ label: 'Go to Plan', to: `/runs/${id}/plan?at=${end.pieceId}` }}
+      />
+    );
   }
   const card = cardFor(end.part, end.cable, units);
-  if (!card) return <Message title={`No card yet for ${end.part.name}`} detail="Use the part’s own sheet; the strip gauge in Make still holds." action={back} />;
+  if (!card)
+    return (
+      <Message
+        title={`No card yet for ${end.part.name}`}
+        detail="Use the part’s own sheet; the strip gauge in Make still holds."
+        action={back}
+      />
+    );
   return <RunningCard key={end.id} card={card} end={end} />;
 }
 
 function RunningCard({ card, end }: { card: Card; end: EndSheet }): ReactNode {
-  const { id: runId, writer, editor } = useOpenRun();
+  const { id: runId } = useOpenRun();
   const navigate = useNavigate();
-  const [progress, setProgress] = useState(() => loadProgress(runId, end.id));
-  const [hint, setHint] = useState('');
+  const leave = (): void => void navigate(`/runs/${runId}/make`);
+  const work = useCard(card, end, leave);
+  const { step, index } = work;
   const [wrong, setWrong] = useState(false);
   const heading = useRef<HTMLHeadingElement>(null);
-  const [ref, width] = useWidth<HTMLDivElement>();
-  const step = card.steps[Math.min(progress.step, card.steps.length - 1)];
-  const last = progress.step >= card.steps.length - 1;
-  const next = last ? undefined : card.steps[progress.step + 1];
-  const leave = (): void => void navigate(`/runs/${runId}/make`);
-  const piece = editor.design.pieces.find(({ id }) => id === end.pieceId);
-  const lengthM = piece?.kind === 'assembly' ? piece.lengthM : 1;
-  const readingOk = readingJudged(step, progress, card, lengthM);
-  const unconfirmed = step.confirm?.find(({ id }) => !progress.confirmed.includes(id));
-
-  useEffect(() => keepProgress(runId, end.id, progress), [progress, runId, end.id]);
-  useEffect(() => {
-    heading.current?.focus();
-    setHint('');
-  }, [progress.step]);
-
-  const change = (part: Partial<CardProgress>): void => setProgress((now) => ({ ...now, ...part }));
-
-  function goOn(): void {
-    if (unconfirmed) return change({ confirmed: [...progress.confirmed, unconfirmed.id] });
-    const blocked = stepBlocked(step, progress.confirmed, readingOk);
-    if (blocked) return setHint(blocked);
-    if (last) return signOff();
-    change({ step: progress.step + 1 });
-  }
-
-  function signOff(): void {
-    const readings = Object.entries(progress.readings).map(([stepId, ohm]) => `${stepId} ${ohm === null ? 'open' : `${ohm} ohm`}`);
-    writer.addLog({ kind: 'end made', about: end.id, text: `${card.part.name}: made by the card; ${readings.join(', ')}` });
-    dropProgress(runId, end.id);
-    leave();
-  }
-
-  function failed(cause: string): void {
-    writer.addLog({ kind: 'end failed', about: end.id, text: `${cause} (at ${step.name})` });
-    setProgress(freshProgress);
-    setWrong(false);
-  }
-
-  const backStep = (): void => change({ step: Math.max(0, progress.step - 1) });
+  useEffect(() => heading.current?.focus(), [index]);
   const repeat = (): void => say(spoken(step));
-  useHotkeys('space', goOn, { preventDefault: true, enabled: !wrong });
-  useHotkeys('b, backspace', backStep, { preventDefault: true, enabled: !wrong });
+  useHotkeys('space', work.goOn, { preventDefault: true, enabled: !wrong });
+  useHotkeys('b, backspace', work.goBack, { preventDefault: true, enabled: !wrong });
   useHotkeys('w', () => setWrong(true), { preventDefault: true, enabled: !wrong });
   useHotkeys('r', repeat, { enabled: !wrong });
   useHotkeys('esc', leave, { enabled: !wrong });
-
-  const onCable = card.train.filter(({ id }) => progress.confirmed.includes(id));
-  const label = unconfirmed ? `On the cable: ${unconfirmed.name}` : last ? 'Sign this end off' : `Next: ${next?.title.charAt(0).toLowerCase()}${next?.title.slice(1)}`;
   return (
     <main className="flex min-h-screen flex-col px-4 py-3 md:px-10 md:py-5">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <p className="text-lg">
-          <strong>{end.name}</strong> <span className="text-muted">{card.part.name}, on {card.cable.name}</span>
+          <strong>{end.name}</strong>{' '}
+          <span className="text-muted">
+            {card.part.name}, on {card.cable.name}
+          </span>
         </p>
         <button className="min-h-9 text-muted underline underline-offset-4 hover:text-copper" onClick={leave}>
           Esc leaves, nothing is lost
         </button>
       </div>
-      <StepsRow card={card} at={progress.step} />
-      <h1 ref={heading} tabIndex={-1} className="mt-3 text-xl leading-tight font-bold outline-none md:text-2xl">
+      <StepsRow card={card} at={index} />
+      <h1
+        ref={heading}
+        tabIndex={-1}
+        className="mt-3 text-xl leading-tight font-bold outline-none md:text-2xl"
+      >
         <span className="sr-only">
-          Step {progress.step + 1} of {card.steps.length}:{' '}
+          Step {index + 1} of {card.steps.length}:{' '}
         </span>
         {step.title}
       </h1>
       <p className="mt-1 text-lg md:text-[22px]">{step.how}</p>
       <div className="mt-4 grid flex-1 content-start gap-6 md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-        <div className="min-w-0">
-          {step.reading ? (
-            <ReadingEntry
-              key={step.id}
-              expectation={cardExpectation(step.reading, card.cable, lengthM)}
-              value={progress.readings[step.id]}
-              onRead={(ohm) => change({ readings: { ...progress.readings, [step.id]: ohm === Infinity ? null : ohm } })}
-            />
-          ) : (
-            <div ref={ref} className="rounded border border-rule bg-paper">
-              {width > 0 && (showsParts(step) ? <PartsInOrder card={card} confirmed={progress.confirmed} width={width - 2} /> : <Gauge card={card} step={step} width={width - 2} />)}
-            </div>
-          )}
-          {step.timerS !== undefined && <HeatTimer key={step.id} seconds={step.timerS} />}
-          {last && (
-            <div className="mt-4 max-w-xs">
-              <SignedBy />
-            </div>
-          )}
-        </div>
-        <div className="space-y-4 text-lg">
-          {step.caution && (
-            <p className="flex gap-2 font-bold text-caution">
-              <svg viewBox="0 0 16 16" width="22" height="22" aria-hidden="true" className="mt-0.5 shrink-0">
-                <path d="M8 1.5L15 14.5H1z" fill="none" stroke="currentColor" strokeWidth="1.6" />
-                <path d="M8 6v4M8 11.4v1.4" stroke="currentColor" strokeWidth="1.6" />
-              </svg>
-              {step.caution}
-            </p>
-          )}
-          {step.irreversible && <p className="font-bold text-stop">No way back from here.</p>}
-          <Words title="Looks right" lines={step.looksRight} />
-          {step.goesWrong.length > 0 && <Words title="Goes wrong" lines={step.goesWrong} tone="text-stop" />}
-          {step.id === 'parts' && <Words title="Tools" lines={card.tools} />}
-          {!showsParts(step) && <OnCable items={onCable} jacketMm={card.cable.jacketMm} />}
-        </div>
+        <Bench card={card} work={work} />
+        <Advice card={card} work={work} />
       </div>
       <p role="status" className="mt-2 min-h-7 text-lg font-bold text-stop">
-        {hint}
+        {work.hint}
       </p>
-      <div className="grid grid-cols-2 gap-3 md:grid-cols-[minmax(0,3fr)_minmax(0,1fr)_minmax(0,1fr)]">
-        <button className="col-span-2 flex min-h-20 items-center justify-between gap-3 rounded bg-copper px-6 text-left text-xl font-bold text-on-copper md:col-span-1" onClick={goOn}>
-          {label}
+      <div className="sticky bottom-0 grid grid-cols-2 gap-3 bg-sheet pb-2 md:grid-cols-[minmax(0,3fr)_minmax(0,1fr)_minmax(0,1fr)]">
+        <button
+          className="col-span-2 flex min-h-20 items-center justify-between gap-3 rounded bg-copper px-6 text-left text-xl font-bold text-on-copper md:col-span-1"
+          onClick={work.goOn}
+        >
+          {work.label}
           <span className="figures hidden text-lg font-normal md:inline">Space</span>
         </button>
-        <button className="min-h-16 rounded border-2 border-ink bg-paper text-lg font-bold" onClick={() => setWrong(true)}>
+        <button
+          className="min-h-16 rounded border-2 border-ink bg-paper text-lg font-bold"
+          onClick={() => setWrong(true)}
+        >
           It went wrong
           <span className="figures block text-sm font-normal text-muted">W</span>
         </button>
@@ -161,8 +113,76 @@ function RunningCard({ card, end }: { card: Card; end: EndSheet }): ReactNode {
           <span className="figures block text-sm font-normal text-muted">R</span>
         </button>
       </div>
-      <WentWrong open={wrong} causes={step.goesWrong} onClose={() => setWrong(false)} onFailed={failed} />
+      <WentWrong
+        open={wrong}
+        causes={step.goesWrong}
+        onClose={() => setWrong(false)}
+        onFailed={(cause) => {
+          work.fail(cause);
+          setWrong(false);
+        }}
+      />
     </main>
+  );
+}
+
+/** What the eyes are on: the parts, the strip gauge, or the meter. */
+function Bench({ card, work }: { card: Card; work: CardInWork }): ReactNode {
+  const { step, progress, lengthM, last } = work;
+  const [ref, width] = useWidth<HTMLDivElement>();
+  return (
+    <div className="min-w-0">
+      {step.reading ? (
+        <ReadingEntry
+          key={step.id}
+          expectation={cardExpectation(step.reading, card.cable, lengthM)}
+          value={progress.readings[step.id]}
+          onRead={work.read}
+        />
+      ) : (
+        <div ref={ref} className="rounded border border-rule bg-paper">
+          {width > 0 &&
+            (showsParts(step) ? (
+              <PartsInOrder card={card} confirmed={progress.confirmed} width={width - 2} />
+            ) : (
+              <Gauge card={card} step={step} width={width - 2} />
+            ))}
+        </div>
+      )}
+      {step.timerS !== undefined && <HeatTimer key={step.id} seconds={step.timerS} />}
+      {last && (
+        <div className="mt-4 max-w-xs">
+          <SignedBy />
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** What to mind: the caution, what is right, what is wrong, what is on the cable. */
+function Advice({ card, work }: { card: Card; work: CardInWork }): ReactNode {
+  const { step, progress } = work;
+  return (
+    <div className="space-y-4 text-lg">
+      {step.caution && (
+        <p className="flex gap-2 font-bold text-caution">
+          <span className="mt-1">
+            <SnagMark level="caution" size={20} />
+          </span>
+          {step.caution}
+        </p>
+      )}
+      {step.irreversible && <p className="font-bold text-stop">No way back from here.</p>}
+      <Words title="Looks right" lines={step.looksRight} />
+      {step.goesWrong.length > 0 && <Words title="Goes wrong" lines={step.goesWrong} tone="text-stop" />}
+      {step.id === 'parts' && <Words title="Tools" lines={card.tools} />}
+      {!showsParts(step) && (
+        <OnCable
+          items={card.train.filter(({ id }) => progress.confirmed.includes(id))}
+          jacketMm={card.cable.jacketMm}
+        />
+      )}
+    </div>
   );
 }
 
@@ -172,7 +192,7 @@ const showsParts = (step: Step): boolean => step.id === 'parts' || step.confirm 
 function Gauge({ card, step, width }: { card: Card; step: Step; width: number }): ReactNode {
   return (
     <>
-      <p className="flex justify-between px-4 pt-2 text-sm text-muted">
+      <p className="flex flex-wrap justify-between gap-x-4 px-4 pt-2 text-sm text-muted">
         <span>Strip gauge, to scale</span>
         <span>± {card.gauge.toleranceMm} mm; the part’s own sheet wins</span>
       </p>
@@ -185,11 +205,27 @@ function Gauge({ card, step, width }: { card: Card; step: Step; width: number })
   );
 }
 
-function PartsInOrder({ card, confirmed, width }: { card: Card; confirmed: readonly string[]; width: number }): ReactNode {
+function PartsInOrder({
+  card,
+  confirmed,
+  width,
+}: {
+  card: Card;
+  confirmed: readonly string[];
+  width: number;
+}): ReactNode {
   return (
     <>
-      <p className="px-4 pt-2 text-sm text-muted">Parts to scale, in sliding order; the cable’s end is to the right</p>
-      <TrainDrawing items={card.train} confirmed={confirmed} jacketMm={card.cable.jacketMm} width={width} tall={96} />
+      <p className="px-4 pt-2 text-sm text-muted">
+        Parts to scale, in sliding order; the cable’s end is to the right
+      </p>
+      <TrainDrawing
+        items={card.train}
+        confirmed={confirmed}
+        jacketMm={card.cable.jacketMm}
+        width={width}
+        tall={96}
+      />
       <ol className="grid gap-x-6 border-t border-rule px-4 py-2 sm:grid-cols-2">
         {card.train.map(({ id, name, direction }, k) => (
           <li key={id} className="flex gap-2">
@@ -206,16 +242,20 @@ function PartsInOrder({ card, confirmed, width }: { card: Card; confirmed: reado
   );
 }
 
-/** Whether the reading of this step lets go on; undefined while none was taken. */
-function readingJudged(step: Step, progress: CardProgress, card: Card, lengthM: number): boolean | undefined {
-  const reading = progress.readings[step.id];
-  if (!step.reading || reading === undefined) return undefined;
-  return judge(cardExpectation(step.reading, card.cable, lengthM), reading ?? Infinity).verdict !== 'fail';
-}
+const spoken = (step: Step): string =>
+  [step.title, step.how, step.caution, `Looks right: ${step.looksRight.join('; ')}`]
+    .filter(Boolean)
+    .join('. ');
 
-const spoken = (step: Step): string => [step.title, step.how, step.caution, `Looks right: ${step.looksRight.join('; ')}`].filter(Boolean).join('. ');
-
-function Words({ title, lines, tone = '' }: { title: string; lines: readonly string[]; tone?: string }): ReactNode {
+function Words({
+  title,
+  lines,
+  tone = '',
+}: {
+  title: string;
+  lines: readonly string[];
+  tone?: string;
+}): ReactNode {
   return (
     <section>
       <h2 className={`text-base font-bold ${tone}`}>{title}</h2>
@@ -235,8 +275,19 @@ function OnCable({ items, jacketMm }: { items: Card['train']; jacketMm: number }
     <section>
       <h2 className="text-base font-bold">On the cable already</h2>
       <div ref={ref} className="rounded border border-rule bg-paper">
-        {width > 0 && <TrainDrawing items={items} confirmed={items.map(({ id }) => id)} jacketMm={jacketMm} width={width - 2} />}
-        <p className="px-2 pb-1 text-sm text-muted">{items.map(({ name, direction }, k) => `${k + 1} ${name}${direction ? ` (${direction})` : ''}`).join(', ')}</p>
+        {width > 0 && (
+          <TrainDrawing
+            items={items}
+            confirmed={items.map(({ id }) => id)}
+            jacketMm={jacketMm}
+            width={width - 2}
+          />
+        )}
+        <p className="px-2 pb-1 text-sm text-muted">
+          {items
+            .map(({ name, direction }, k) => `${k + 1} ${name}${direction ? ` (${direction})` : ''}`)
+            .join(', ')}
+        </p>
       </div>
     </section>
   );

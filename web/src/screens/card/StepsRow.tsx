@@ -10,11 +10,15 @@ export function StepsRow({ card, at }: { card: Card; at: number }): ReactNode {
           {k === card.pointOfNoReturn && (
             <>
               <span className="absolute -top-4 -left-[4px] h-6 w-0.5 bg-stop" aria-hidden="true" />
-              <span className="absolute -top-4.5 right-full mr-2 hidden text-sm whitespace-nowrap text-stop md:block">no way back →</span>
+              <span className="absolute -top-4.5 right-full mr-2 hidden text-sm whitespace-nowrap text-stop md:block">
+                no way back →
+              </span>
             </>
           )}
           <span className={`block h-1.5 ${k < at ? 'bg-copper' : k === at ? 'bg-copper/50' : 'bg-rule'}`} />
-          <span className={`hidden truncate text-sm md:block ${k === at ? 'font-bold' : 'text-muted'}`}>{name}</span>
+          <span className={`hidden truncate text-sm md:block ${k === at ? 'font-bold' : 'text-muted'}`}>
+            {name}
+          </span>
         </li>
       ))}
     </ol>

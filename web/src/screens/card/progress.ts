@@ -16,6 +16,8 @@ export function loadProgress(runId: string, endId: string): CardProgress {
   return text === null ? freshProgress : (JSON.parse(text) as CardProgress);
 }
 
-export const keepProgress = (runId: string, endId: string, progress: CardProgress): void => localStorage.setItem(key(runId, endId), JSON.stringify(progress));
+export const keepProgress = (runId: string, endId: string, progress: CardProgress): void =>
+  localStorage.setItem(key(runId, endId), JSON.stringify(progress));
 
-export const dropProgress = (runId: string, endId: string): void => localStorage.removeItem(key(runId, endId));
+export const dropProgress = (runId: string, endId: string): void =>
+  localStorage.removeItem(key(runId, endId));

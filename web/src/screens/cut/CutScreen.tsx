@@ -1,4 +1,11 @@
-import { formatFrequency, formatLength, parseFrequency, parseDegrees, type Assembly, type Sheet } from '@kobran/core';
+import {
+  formatFrequency,
+  formatLength,
+  parseFrequency,
+  parseDegrees,
+  type Assembly,
+  type Sheet,
+} from '@kobran/core';
 import type { ReactNode } from 'react';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { useWidth } from '../../ruler/useWidth.js';
@@ -8,7 +15,7 @@ import { FigureText } from '../../shell/FigureText.js';
 import { QuantityField } from '../../shell/QuantityField.js';
 import { StagePage } from '../../shell/StagePage.js';
 import { StateMark } from '../../shell/StateMark.js';
-import { usePractice } from '../usePractice.js';
+import { usePractice } from '../../runs/usePractice.js';
 
 type Cut = Sheet['cuts'][number];
 
@@ -18,9 +25,13 @@ export function CutScreen(): ReactNode {
   const { units } = usePreferences();
   const open = sheet.cuts.filter(({ done }) => !done);
   const [next] = open;
-  const headline = next ? `Cut ${formatLength(next.cut.value, { system: units, digits: 3 })} of ${next.cable.name} for ${next.name}` : sheet.cuts.length === 0 ? 'Nothing to cut' : 'All pieces are cut';
+  const headline = next
+    ? `Cut ${formatLength(next.cut.value, { system: units, digits: 3 })} of ${next.cable.name} for ${next.name}`
+    : sheet.cuts.length === 0
+      ? 'Nothing to cut'
+      : 'All pieces are cut';
   return (
-    <StagePage headline={headline} reason={next?.why}>
+    <StagePage headline={headline}>
       <ul className="divide-y divide-rule border-y border-rule">
         {sheet.cuts.map((cut) => (
           <Piece key={cut.pieceId} cut={cut} />
@@ -39,15 +50,21 @@ function Piece({ cut }: { cut: Cut }): ReactNode {
     <li className="grid gap-x-8 gap-y-3 py-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
       <div className="min-w-0">
         <h2 className="flex items-center gap-2 text-lg font-bold">
-          <StateMark state={cut.done ? 'done' : 'not started'} /> {cut.name} <span className="font-normal text-muted">{cut.cable.name}</span>
+          <StateMark state={cut.done ? 'done' : 'not started'} /> {cut.name}{' '}
+          <span className="font-normal text-muted">{cut.cable.name}</span>
         </h2>
         <CutDrawing cut={cut} />
         <p className="text-muted">{cut.why}</p>
         {cut.electrical && (
           <p className="mt-1">
-            Exact <strong className="figures">{said3(cut.electrical.exactM)}</strong>, shop constant 468 <strong className="figures">{said3(cut.electrical.shopM)}</strong>: the shop’s is{' '}
-            <strong className="figures">{formatLength(cut.electrical.differenceM, { system: units, small: true })}</strong> shorter, {cut.electrical.differenceDeg.toFixed(1)}° of phase. 468 holds the end effect of a wire in air, which a cable does not have; it survives
-            because people trim. The ends count {formatLength(cut.electrical.connectorsM, { system: units, small: true })} of it.
+            Exact <strong className="figures">{said3(cut.electrical.exactM)}</strong>, shop constant 468{' '}
+            <strong className="figures">{said3(cut.electrical.shopM)}</strong>: the shop’s is{' '}
+            <strong className="figures">
+              {formatLength(cut.electrical.differenceM, { system: units, small: true })}
+            </strong>{' '}
+            shorter, {cut.electrical.differenceDeg.toFixed(1)}° of phase. 468 holds the end effect of a wire
+            in air, which a cable does not have; it survives because people trim. The ends count{' '}
+            {formatLength(cut.electrical.connectorsM, { system: units, small: true })} of it.
           </p>
         )}
       </div>
@@ -69,7 +86,16 @@ function Piece({ cut }: { cut: Cut }): ReactNode {
         <p className="mt-1 text-sm text-muted">Measured {cut.planes}.</p>
         <Target pieceId={cut.pieceId} />
         {!cut.done && (
-          <button className="button button-copper mt-3" onClick={() => writer.addLog({ kind: 'cut', about: cut.pieceId, text: `cut to ${formatLength(cut.cut.value, { system: 'metric', digits: 3 })}` })}>
+          <button
+            className="button button-copper mt-3"
+            onClick={() =>
+              writer.addLog({
+                kind: 'cut',
+                about: cut.pieceId,
+                text: `cut to ${formatLength(cut.cut.value, { system: 'metric', digits: 3 })}`,
+              })
+            }
+          >
             It is cut
           </button>
         )}
@@ -81,22 +107,43 @@ function Piece({ cut }: { cut: Cut }): ReactNode {
 /** The electrical length asked for, if any. */
 function Target({ pieceId }: { pieceId: string }): ReactNode {
   const { editor, sheet } = useOpenRun();
-  const piece = editor.design.pieces.find((one): one is Assembly => one.id === pieceId && one.kind === 'assembly');
+  const piece = editor.design.pieces.find(
+    (one): one is Assembly => one.id === pieceId && one.kind === 'assembly',
+  );
   if (!piece) return null;
   const { target, ...plain } = piece;
-  const set = (to: Assembly['target']): void => editor.change([{ op: 'set piece', piece: to ? { ...plain, target: to } : plain }]);
+  const set = (to: Assembly['target']): void =>
+    editor.change([{ op: 'set piece', piece: to ? { ...plain, target: to } : plain }]);
   if (!target) {
     return (
-      <button className="mt-2 text-sm underline underline-offset-4 hover:text-copper" onClick={() => set({ degrees: 90, frequencyHz: sheet.topHz })}>
+      <button
+        className="mt-2 text-sm underline underline-offset-4 hover:text-copper"
+        onClick={() => set({ degrees: 90, frequencyHz: sheet.topHz })}
+      >
         Its length is phase: give it a target
       </button>
     );
   }
   return (
     <div className="mt-2 grid grid-cols-2 gap-2">
-      <QuantityField label="Degrees" value={target.degrees} format={(degrees) => `${degrees}°`} parse={parseDegrees} onChange={(degrees) => set({ ...target, degrees })} />
-      <QuantityField label="At" value={target.frequencyHz} format={formatFrequency} parse={parseFrequency} onChange={(frequencyHz) => set({ ...target, frequencyHz })} />
-      <button className="col-span-2 justify-self-start text-sm underline underline-offset-4 hover:text-copper" onClick={() => set(undefined)}>
+      <QuantityField
+        label="Degrees"
+        value={target.degrees}
+        format={(degrees) => `${degrees}°`}
+        parse={parseDegrees}
+        onChange={(degrees) => set({ ...target, degrees })}
+      />
+      <QuantityField
+        label="At"
+        value={target.frequencyHz}
+        format={formatFrequency}
+        parse={parseFrequency}
+        onChange={(frequencyHz) => set({ ...target, frequencyHz })}
+      />
+      <button
+        className="col-span-2 justify-self-start text-sm underline underline-offset-4 hover:text-copper"
+        onClick={() => set(undefined)}
+      >
         Length does not matter after all
       </button>
     </div>
@@ -116,7 +163,12 @@ function CutDrawing({ cut }: { cut: Cut }): ReactNode {
   return (
     <div ref={ref}>
       {width > 0 && (
-        <svg width={width} height={104} role="img" aria-label={`${cut.name}: cut ${off}, finished ${finished} ${cut.planes}.`}>
+        <svg
+          width={width}
+          height={104}
+          role="img"
+          aria-label={`${cut.name}: cut ${off}, finished ${finished} ${cut.planes}.`}
+        >
           <rect x={cutX} y={44} width={width - 2 * cutX} height={12} fill="var(--ink)" />
           {[planeX, width - planeX].map((x) => (
             <path key={x} d={`M${x} 18V84`} stroke="var(--edge)" strokeDasharray="7 3 2 3" />
@@ -129,7 +181,15 @@ function CutDrawing({ cut }: { cut: Cut }): ReactNode {
           <text x={width / 2} y={19} fontSize={13} textAnchor="middle" className="figures">
             finished {finished}
           </text>
-          <text x={width / 2} y={84} fontSize={15} fontWeight={700} textAnchor="middle" className="figures" fill="var(--copper)">
+          <text
+            x={width / 2}
+            y={84}
+            fontSize={15}
+            fontWeight={700}
+            textAnchor="middle"
+            className="figures"
+            fill="var(--copper)"
+          >
             cut {off}
           </text>
         </svg>
@@ -146,8 +206,16 @@ function PracticeOfCutting(): ReactNode {
         label="Which constant the shop cuts by"
         value={practice.cutSchool}
         options={[
-          { value: 'exact', label: 'Exact', why: 'speed of light times velocity factor; the one to trust for phase' },
-          { value: 'shop', label: 'Shop constant 468', why: 'about 5 % short; only with trimming to a reading' },
+          {
+            value: 'exact',
+            label: 'Exact',
+            why: 'speed of light times velocity factor; the one to trust for phase',
+          },
+          {
+            value: 'shop',
+            label: 'Shop constant 468',
+            why: 'about 5 % short; only with trimming to a reading',
+          },
         ]}
         onChange={(cutSchool) => set({ cutSchool })}
       />

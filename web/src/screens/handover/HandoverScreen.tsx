@@ -7,7 +7,7 @@ import { useWaitingCount } from '../../runs/FactsOutbox.js';
 import { SignedBy } from '../../shell/SignedBy.js';
 import { StagePage } from '../../shell/StagePage.js';
 import { StateMark } from '../../shell/StateMark.js';
-import { DoneButton } from '../DoneButton.js';
+import { DoneButton } from '../../runs/DoneButton.js';
 import { sayMoment } from '../../shell/dates.js';
 
 /** What is done and what is not, the log, and the job as a file to take away. */
@@ -15,8 +15,16 @@ export function HandoverScreen(): ReactNode {
   const { sheet, id, jobId, facts, editor } = useOpenRun();
   const waiting = useWaitingCount();
   const open = sheet.stages.filter(({ id: stage, state }) => stage !== 'handover' && state !== 'done');
+  const names = new Map<string, string>([
+    ...sheet.ends.map((end) => [end.id, end.name] as const),
+    ...sheet.pieces.map((piece) => [piece.id, piece.name] as const),
+    ...sheet.joints.map((joint) => [joint.id, `J${joint.number}`] as const),
+  ]);
   const unsaved = editor.save.kind !== 'saved' || waiting > 0;
-  const headline = open.length === 0 ? 'Ready to hand over' : `${open.length} ${open.length === 1 ? 'stage is' : 'stages are'} still open: ${open.map(({ name }) => name.toLowerCase()).join(', ')}`;
+  const headline =
+    open.length === 0
+      ? 'Ready to hand over'
+      : `${open.length} ${open.length === 1 ? 'stage is' : 'stages are'} still open: ${open.map(({ name }) => name.toLowerCase()).join(', ')}`;
   return (
     <StagePage headline={headline} reason={sheet.headline}>
       <div className="flex flex-wrap items-center gap-3">
@@ -25,11 +33,17 @@ export function HandoverScreen(): ReactNode {
             Waiting for the server before the file can be taken
           </p>
         ) : (
-          <a className="button button-copper" href={`/api/jobs/${jobId}/file`} download={`${fileName(editor.design.name)}.kobran.json`}>
+          <a
+            className="button button-copper"
+            href={`/api/jobs/${jobId}/file`}
+            download={`${fileName(editor.design.name)}.kobran.json`}
+          >
             <Download size={18} aria-hidden /> Take the job along as a file
           </a>
         )}
-        <p className="text-sm text-muted">Open JSON with every run, reading and log entry of the job; any Kobran brings it in again.</p>
+        <p className="text-sm text-muted">
+          Open JSON with every run, reading and log entry of the job; any Kobran brings it in again.
+        </p>
       </div>
       <ul className="mt-5 grid gap-x-8 sm:grid-cols-2">
         {sheet.stages.slice(0, -1).map(({ id: stage, state, detail, next }) => (
@@ -37,7 +51,10 @@ export function HandoverScreen(): ReactNode {
             <span className="translate-y-0.5">
               <StateMark state={state} />
             </span>
-            <Link className="font-semibold underline decoration-rule underline-offset-4" to={`/runs/${id}/${stage}`}>
+            <Link
+              className="font-semibold underline decoration-rule underline-offset-4"
+              to={`/runs/${id}/${stage}`}
+            >
               {stageNames[stage]}
             </Link>
             <span className="text-muted">{next || detail}</span>
@@ -49,15 +66,24 @@ export function HandoverScreen(): ReactNode {
         <div className="w-48">
           <SignedBy />
         </div>
-        <DoneButton kind="handed over" label="Hand the run over" done="Handed over" text={`handed over with ${counted(sheet.snags)}`} />
+        <DoneButton
+          kind="handed over"
+          label="Hand the run over"
+          done="Handed over"
+          text={`handed over with ${counted(sheet.snags)}`}
+        />
       </div>
       <Note />
-      <Log log={facts.log} />
+      <Log log={facts.log} names={names} />
     </StagePage>
   );
 }
 
-const fileName = (name: string): string => name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'job';
+const fileName = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'job';
 
 function Note(): ReactNode {
   const { writer } = useOpenRun();
@@ -72,13 +98,26 @@ function Note(): ReactNode {
         setText('');
       }}
     >
-      <input className="field" aria-label="Note for the log" placeholder="Note for the log" maxLength={500} value={text} onChange={({ target }) => setText(target.value)} />
+      <input
+        className="field"
+        aria-label="Note for the log"
+        placeholder="Note for the log"
+        maxLength={500}
+        value={text}
+        onChange={({ target }) => setText(target.value)}
+      />
       <button className="button">Log it</button>
     </form>
   );
 }
 
-function Log({ log }: { log: readonly { id: string; at: string; by: string; kind: string; about: string; text: string }[] }): ReactNode {
+function Log({
+  log,
+  names,
+}: {
+  log: readonly { id: string; at: string; by: string; kind: string; about: string; text: string }[];
+  names: ReadonlyMap<string, string>;
+}): ReactNode {
   return (
     <section className="mt-4">
       <h2 className="font-bold">Log</h2>
@@ -87,13 +126,16 @@ function Log({ log }: { log: readonly { id: string; at: string; by: string; kind
         {log
           .toSorted((x, y) => y.at.localeCompare(x.at))
           .map((entry) => (
-            <li key={entry.id} className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[10rem_6rem_1fr]">
+            <li
+              key={entry.id}
+              className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[10rem_6rem_1fr]"
+            >
               <span className="figures text-sm text-muted">{sayMoment(entry.at)}</span>
               <span>{entry.by || 'unsigned'}</span>
               <span>
                 <strong>
                   {entry.kind}
-                  {entry.about && ` ${entry.about}`}
+                  {entry.about && `, ${names.get(entry.about) ?? entry.about}`}:
                 </strong>{' '}
                 {entry.text}
               </span>

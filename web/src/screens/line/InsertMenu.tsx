@@ -11,7 +11,12 @@ const shelves: { kind: Insertable['kind']; label: string; items: { id: string; n
   { kind: 'arrester', label: 'Arrester', items: [...catalog.arresters.values()] },
 ];
 
-const insertable = (kind: Insertable['kind'], id: string): Insertable => (kind === 'assembly' ? { kind, cable: id } : kind === 'adapter' ? { kind, adapter: id } : { kind, arrester: id });
+const insertable = (kind: Insertable['kind'], id: string): Insertable =>
+  kind === 'assembly'
+    ? { kind, cable: id }
+    : kind === 'adapter'
+      ? { kind, adapter: id }
+      : { kind, arrester: id };
 
 /** Puts a piece in at a joint. */
 export function InsertMenu({ at }: { at: number }): ReactNode {
@@ -31,8 +36,18 @@ export function InsertMenu({ at }: { at: number }): ReactNode {
   }
   return (
     <div className="mt-3 space-y-2 rounded border border-rule bg-paper p-3">
-      <Choice label="Kind" value={kind} options={shelves.map((shelf) => ({ value: shelf.kind, label: shelf.label }))} onChange={(value) => setKind(value as Insertable['kind'])} />
-      <Choice label="Which" value={id} options={items.map((item) => ({ value: item.id, label: item.name }))} onChange={setChosen} />
+      <Choice
+        label="Kind"
+        value={kind}
+        options={shelves.map((shelf) => ({ value: shelf.kind, label: shelf.label }))}
+        onChange={(value) => setKind(value as Insertable['kind'])}
+      />
+      <Choice
+        label="Which"
+        value={id}
+        options={items.map((item) => ({ value: item.id, label: item.name }))}
+        onChange={setChosen}
+      />
       <div className="flex gap-2">
         <button
           className="button button-copper"

@@ -16,10 +16,21 @@ export function Inspector({ selected, onClose }: { selected: string; onClose: ()
   const piece = editor.design.pieces.find(({ id }) => id === selected);
   const snags = sheet.snags.filter(({ at }) => at === selected || (at === 'run' && selected === 'service'));
   return (
-    <aside aria-label="Selected place" className="border-t border-rule bg-panel p-4 md:w-80 md:shrink-0 md:overflow-y-auto md:border-t-0 md:border-l">
+    <aside
+      aria-label="Selected place"
+      className="border-t border-rule bg-panel p-4 md:w-80 md:shrink-0 md:overflow-y-auto md:border-t-0 md:border-l"
+    >
       <div className="flex items-start justify-between gap-2">
-        <h2 className="text-lg leading-tight font-bold">{joint ? `Joint ${joint.number}` : (placed?.name ?? { radio: 'Radio', antenna: 'Antenna', service: 'Service' }[selected])}</h2>
-        <button className="grid size-8 place-items-center rounded hover:text-copper" aria-label="Close" onClick={onClose}>
+        <h2 className="text-lg leading-tight font-bold">
+          {joint
+            ? `Joint ${joint.number}`
+            : (placed?.name ?? { radio: 'Radio', antenna: 'Antenna', service: 'Service' }[selected])}
+        </h2>
+        <button
+          className="grid size-8 place-items-center rounded hover:text-copper"
+          aria-label="Close"
+          onClick={onClose}
+        >
           <X size={18} aria-hidden />
         </button>
       </div>

@@ -50,7 +50,9 @@ function Facts({ joint }: { joint: JointSheet }): ReactNode {
       {wrap && (
         <p className="mt-2">
           <Link className="underline underline-offset-4" to={`/runs/${id}/seal`}>
-            {wrap.sealed ? 'Wrapped' : `Wrap: ${wrap.wrap.rubberPasses} ${wrap.wrap.rubberPasses === 1 ? 'pass' : 'passes'}`}
+            {wrap.sealed
+              ? 'Wrapped'
+              : `Wrap: ${wrap.wrap.rubberPasses} ${wrap.wrap.rubberPasses === 1 ? 'pass' : 'passes'}`}
           </Link>
         </p>
       )}

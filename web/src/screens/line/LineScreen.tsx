@@ -22,12 +22,19 @@ export function LineScreen(): ReactNode {
   const [ref, width] = useWidth<HTMLDivElement>();
   const apply = useRemedy();
   const asked = search.get('at') ?? undefined;
-  const known = [...sheet.joints, ...sheet.pieces].some(({ id }) => id === asked) || ENDS.includes(asked ?? '');
+  const known =
+    [...sheet.joints, ...sheet.pieces].some(({ id }) => id === asked) || ENDS.includes(asked ?? '');
   const selected = known ? asked : undefined;
-  const select = (id: string | undefined): void => setSearch(id === undefined || id === selected ? {} : { at: id }, { replace: true });
+  const select = (id: string | undefined): void =>
+    setSearch(id === undefined || id === selected ? {} : { at: id }, { replace: true });
   const step = (by: number): void => {
     const now = sheet.joints.findIndex(({ id }) => id === selected);
-    const next = now < 0 ? (by > 0 ? 0 : sheet.joints.length - 1) : Math.min(Math.max(now + by, 0), sheet.joints.length - 1);
+    const next =
+      now < 0
+        ? by > 0
+          ? 0
+          : sheet.joints.length - 1
+        : Math.min(Math.max(now + by, 0), sheet.joints.length - 1);
     setSearch({ at: sheet.joints[next].id }, { replace: true });
   };
   useHotkeys('right', () => step(1), { preventDefault: true });
@@ -44,13 +51,23 @@ export function LineScreen(): ReactNode {
   return (
     <>
       <main className="min-w-0 flex-1 overflow-x-hidden overflow-y-auto px-3 py-3 md:px-5">
-        <h1 className={`text-xl leading-tight font-bold ${sheet.passes ? '' : 'text-stop'}`}>{sheet.headline}</h1>
+        <h1 className={`text-xl leading-tight font-bold ${sheet.passes ? '' : 'text-stop'}`}>
+          {sheet.headline}
+        </h1>
         <p className="text-muted">{sheet.reason}</p>
         <Ends selected={selected} onSelect={select} />
         <div ref={ref} className="mt-1">
           {width > 0 && (
             <>
-              <LineDrawing sheet={sheet} scale={scale} width={width} selected={selected} onSelect={select} cursorM={cursorM} onCursor={setCursorM} />
+              <LineDrawing
+                sheet={sheet}
+                scale={scale}
+                width={width}
+                selected={selected}
+                onSelect={select}
+                cursorM={cursorM}
+                onCursor={setCursorM}
+              />
               <Charts sheet={sheet} scale={scale} width={width} cursorM={cursorM} onCursor={setCursorM} />
             </>
           )}
@@ -69,19 +86,38 @@ export function LineScreen(): ReactNode {
 }
 
 /** The two ports and the service between them: what everything is measured against. */
-function Ends({ selected, onSelect }: { selected: string | undefined; onSelect: (id: string) => void }): ReactNode {
+function Ends({
+  selected,
+  onSelect,
+}: {
+  selected: string | undefined;
+  onSelect: (id: string) => void;
+}): ReactNode {
   const { editor } = useOpenRun();
   const { radio, antenna, service } = editor.design;
-  const bands = service.bands.map(({ lowHz, highHz }) => (lowHz === highHz ? formatFrequency(lowHz) : `${formatFrequency(lowHz)} to ${formatFrequency(highHz)}`)).join(', ');
+  const bands = service.bands
+    .map(({ lowHz, highHz }) =>
+      lowHz === highHz ? formatFrequency(lowHz) : `${formatFrequency(lowHz)} to ${formatFrequency(highHz)}`,
+    )
+    .join(', ');
   const items: [string, string, string][] = [
     ['radio', 'Radio', radio.name],
-    ['service', 'Service', `${service.powerW > 0 ? `${formatPower(service.powerW)} forward, ` : 'receive only, '}${bands}`],
+    [
+      'service',
+      'Service',
+      `${service.powerW > 0 ? `${formatPower(service.powerW)} forward, ` : 'receive only, '}${bands}`,
+    ],
     ['antenna', 'Antenna', antenna.name],
   ];
   return (
     <div className="mt-2 flex flex-wrap justify-between gap-x-4 gap-y-1">
       {items.map(([id, label, text]) => (
-        <button key={id} aria-pressed={selected === id} onClick={() => onSelect(id)} className={`rounded border-2 px-2 py-0.5 text-sm hover:border-copper ${selected === id ? 'border-copper' : 'border-transparent'}`}>
+        <button
+          key={id}
+          aria-pressed={selected === id}
+          onClick={() => onSelect(id)}
+          className={`rounded border-2 px-2 py-0.5 text-sm hover:border-copper ${selected === id ? 'border-copper' : 'border-transparent'}`}
+        >
           <span className="text-muted">{label} </span>
           <span className="font-semibold underline decoration-rule underline-offset-4">{text}</span>
         </button>
@@ -112,7 +148,11 @@ function Charts({ sheet, scale, width, cursorM, onCursor }: ChartsProps): ReactN
       <AlongChart
         {...shared}
         title={receiveOnly ? 'Signal left' : 'Power left'}
-        unit={receiveOnly ? `share, ${formatFrequency(ruler.frequencyHz)}` : `net, ${formatFrequency(ruler.frequencyHz)}`}
+        unit={
+          receiveOnly
+            ? `share, ${formatFrequency(ruler.frequencyHz)}`
+            : `net, ${formatFrequency(ruler.frequencyHz)}`
+        }
         summary={`${say(first)} enters, ${say(last)} arrives; the run loses ${figures.loss.value.toFixed(2)} dB.`}
         values={ruler.netW}
         height={92}
@@ -127,7 +167,12 @@ function Charts({ sheet, scale, width, cursorM, onCursor }: ChartsProps): ReactN
           values={ruler.envelopeV}
           height={92}
           format={volts}
-          limits={[{ value: weakest, label: 'weakest joint rated' }, ...(tube?.firesAboveV === undefined ? [] : [{ value: tube.firesAboveV, label: 'right tube fires from' }])]}
+          limits={[
+            { value: weakest, label: 'weakest joint rated' },
+            ...(tube?.firesAboveV === undefined
+              ? []
+              : [{ value: tube.firesAboveV, label: 'right tube fires from' }]),
+          ]}
         />
       )}
     </div>
@@ -161,7 +206,9 @@ function FiguresTable({ sheet }: { sheet: Sheet }): ReactNode {
                 </th>
                 <td className="pr-6">{formatLength(atM, { system: units })}</td>
                 <td className="pr-6">{mating.verdict}</td>
-                <td className="pr-6">{sheet.receiveOnly ? `${(ruler.netW[k] * 100).toFixed(0)} %` : formatPower(ruler.netW[k])}</td>
+                <td className="pr-6">
+                  {sheet.receiveOnly ? `${(ruler.netW[k] * 100).toFixed(0)} %` : formatPower(ruler.netW[k])}
+                </td>
                 <td className="pr-6">{ruler.envelopeV[k].toFixed(1)} V</td>
               </tr>
             );

@@ -1,5 +1,18 @@
 import {
-  catalog, entry, faceName, faceOf, fitCable, formatLength, gasTubeVolts, parseLength, type AdapterPiece, type AnyPiece, type ArresterPiece, type Assembly, type Cable, type PieceSheet,
+  catalog,
+  entry,
+  faceName,
+  faceOf,
+  fitCable,
+  formatLength,
+  gasTubeVolts,
+  parseLength,
+  type AdapterPiece,
+  type AnyPiece,
+  type ArresterPiece,
+  type Assembly,
+  type Cable,
+  type PieceSheet,
 } from '@kobran/core';
 import { ArrowLeftRight, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
@@ -11,7 +24,15 @@ import { QuantityField } from '../../shell/QuantityField.js';
 import { TextField } from '../../shell/TextField.js';
 
 /** What a piece is, and everything of it that can be changed. */
-export function PieceInspector({ placed, piece, onGone }: { placed: PieceSheet; piece: AnyPiece; onGone: () => void }): ReactNode {
+export function PieceInspector({
+  placed,
+  piece,
+  onGone,
+}: {
+  placed: PieceSheet;
+  piece: AnyPiece;
+  onGone: () => void;
+}): ReactNode {
   const { editor } = useOpenRun();
   const { pieces } = editor.design;
   const index = pieces.findIndex(({ id }) => id === piece.id);
@@ -20,7 +41,12 @@ export function PieceInspector({ placed, piece, onGone }: { placed: PieceSheet; 
     const at = Math.min(index, other);
     editor.change([{ op: 'splice pieces', at, remove: 2, insert: [pieces[at + 1], pieces[at]] }]);
   };
-  const turn = (): void => set(piece.kind === 'assembly' ? { ...piece, a: piece.b, b: piece.a } : { ...piece, reversed: !piece.reversed });
+  const turn = (): void =>
+    set(
+      piece.kind === 'assembly'
+        ? { ...piece, a: piece.b, b: piece.a }
+        : { ...piece, reversed: !piece.reversed },
+    );
   return (
     <section className="mt-3 space-y-3">
       <p className="flex justify-between border-b border-rule pb-1">
@@ -54,12 +80,20 @@ export function PieceInspector({ placed, piece, onGone }: { placed: PieceSheet; 
   );
 }
 
-const cableOptions = [...catalog.cables.values()].map((cable) => ({ value: cable.id, label: `${cable.name}, ${cable.jacketMm} mm` }));
+const cableOptions = [...catalog.cables.values()].map((cable) => ({
+  value: cable.id,
+  label: `${cable.name}, ${cable.jacketMm} mm`,
+}));
 
 /** Parts which fit the cable first; the fitted one always stands in the list. */
 function partOptions(cable: Cable, fitted: string): { value: string; label: string }[] {
-  const fits = [...catalog.parts.values()].filter((part) => part.id === fitted || fitCable(part, cable).verdict === 'fits');
-  return fits.map((part) => ({ value: part.id, label: fitCable(part, cable).verdict === 'fits' ? part.name : `${part.name} (does not fit)` }));
+  const fits = [...catalog.parts.values()].filter(
+    (part) => part.id === fitted || fitCable(part, cable).verdict === 'fits',
+  );
+  return fits.map((part) => ({
+    value: part.id,
+    label: fitCable(part, cable).verdict === 'fits' ? part.name : `${part.name} (does not fit)`,
+  }));
 }
 
 function AssemblyFields({ piece, set }: { piece: Assembly; set: (piece: AnyPiece) => void }): ReactNode {
@@ -67,8 +101,19 @@ function AssemblyFields({ piece, set }: { piece: Assembly; set: (piece: AnyPiece
   const cable = entry(catalog.cables, piece.cable);
   return (
     <>
-      <TextField label="Label" value={piece.label} maxLength={60} onChange={(label) => set({ ...piece, label })} />
-      <Choice label="Cable" value={piece.cable} options={cableOptions} onChange={(id) => set({ ...piece, cable: id })} hint={`${cable.impedanceOhm} ohm, VF ${cable.velocityFactor}, ${cable.jacket} jacket`} />
+      <TextField
+        label="Label"
+        value={piece.label}
+        maxLength={60}
+        onChange={(label) => set({ ...piece, label })}
+      />
+      <Choice
+        label="Cable"
+        value={piece.cable}
+        options={cableOptions}
+        onChange={(id) => set({ ...piece, cable: id })}
+        hint={`${cable.impedanceOhm} ohm, VF ${cable.velocityFactor}, ${cable.jacket} jacket`}
+      />
       <QuantityField
         label="Finished length"
         value={piece.lengthM}
@@ -76,8 +121,18 @@ function AssemblyFields({ piece, set }: { piece: Assembly; set: (piece: AnyPiece
         parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' })}
         onChange={(lengthM) => set({ ...piece, lengthM })}
       />
-      <Choice label="Radio end" value={piece.a.part} options={partOptions(cable, piece.a.part)} onChange={(part) => set({ ...piece, a: { part } })} />
-      <Choice label="Antenna end" value={piece.b.part} options={partOptions(cable, piece.b.part)} onChange={(part) => set({ ...piece, b: { part } })} />
+      <Choice
+        label="Radio end"
+        value={piece.a.part}
+        options={partOptions(cable, piece.a.part)}
+        onChange={(part) => set({ ...piece, a: { part } })}
+      />
+      <Choice
+        label="Antenna end"
+        value={piece.b.part}
+        options={partOptions(cable, piece.b.part)}
+        onChange={(part) => set({ ...piece, b: { part } })}
+      />
     </>
   );
 }
@@ -88,7 +143,12 @@ function AdapterFields({ piece, set }: { piece: AdapterPiece; set: (piece: AnyPi
   const [near, far] = piece.reversed ? names.toReversed() : names;
   return (
     <>
-      <Choice label="Adapter" value={piece.adapter} options={[...catalog.adapters.values()].map(({ id, name }) => ({ value: id, label: name }))} onChange={(adapter) => set({ ...piece, adapter })} />
+      <Choice
+        label="Adapter"
+        value={piece.adapter}
+        options={[...catalog.adapters.values()].map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(adapter) => set({ ...piece, adapter })}
+      />
       <p className="text-sm text-muted">
         {near} to the radio, {far} to the antenna; {lengthMm} mm long ({source}).
       </p>
@@ -101,11 +161,25 @@ function ArresterFields({ piece, set }: { piece: ArresterPiece; set: (piece: Any
   const volts = gasTubeVolts.includes(piece.tubeV) ? gasTubeVolts : [...gasTubeVolts, piece.tubeV];
   return (
     <>
-      <Choice label="Arrester" value={piece.arrester} options={[...catalog.arresters.values()].map(({ id, name }) => ({ value: id, label: name }))} onChange={(arrester) => set({ ...piece, arrester })} />
-      <Choice label="Gas tube" value={String(piece.tubeV)} options={volts.map((v) => ({ value: String(v), label: `${v} V` }))} onChange={(v) => set({ ...piece, tubeV: Number(v) })} />
+      <Choice
+        label="Arrester"
+        value={piece.arrester}
+        options={[...catalog.arresters.values()].map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(arrester) => set({ ...piece, arrester })}
+      />
+      <Choice
+        label="Gas tube"
+        value={String(piece.tubeV)}
+        options={volts.map((v) => ({ value: String(v), label: `${v} V` }))}
+        onChange={(v) => set({ ...piece, tubeV: Number(v) })}
+      />
       <p className="text-sm text-muted">
         {passesDc ? 'Passes direct current. ' : 'Blocks direct current. '}
-        {symmetrical ? 'The same both ways round.' : piece.reversed ? 'Surge side to the antenna.' : 'Surge side to the radio.'}
+        {symmetrical
+          ? 'The same both ways round.'
+          : piece.reversed
+            ? 'Surge side to the antenna.'
+            : 'Surge side to the radio.'}
       </p>
     </>
   );

@@ -5,8 +5,8 @@ import { useOpenRun } from '../../runs/RunContext.js';
 import { Choice } from '../../shell/Choice.js';
 import { TextField } from '../../shell/TextField.js';
 import { Tick } from '../../shell/Tick.js';
-import { faceOptions } from './faceOptions.js';
-import { SwrField } from './SwrField.js';
+import { faceOptions } from '../../shell/faceOptions.js';
+import { SwrField } from '../../shell/SwrField.js';
 
 export function RadioInspector(): ReactNode {
   const { editor } = useOpenRun();
@@ -19,7 +19,11 @@ export function RadioInspector(): ReactNode {
       </div>
       <TextField label="Name" value={radio.name} maxLength={80} onChange={(name) => set({ name })} />
       <Choice label="Connector" value={radio.face} options={faceOptions} onChange={(face) => set({ face })} />
-      <Tick label="A handheld: small port, easily strained" checked={radio.handheld} onChange={(handheld) => set({ handheld })} />
+      <Tick
+        label="A handheld: small port, easily strained"
+        checked={radio.handheld}
+        onChange={(handheld) => set({ handheld })}
+      />
     </section>
   );
 }
@@ -27,16 +31,26 @@ export function RadioInspector(): ReactNode {
 export function AntennaInspector(): ReactNode {
   const { editor } = useOpenRun();
   const { antenna } = editor.design;
-  const set = (change: Partial<typeof antenna>): void => editor.change([{ op: 'set antenna', antenna: change }]);
+  const set = (change: Partial<typeof antenna>): void =>
+    editor.change([{ op: 'set antenna', antenna: change }]);
   return (
     <section className="mt-3 space-y-3">
       <div className="rounded border border-rule bg-paper">
         <FaceDrawing face={faceOf(antenna.face)} turned width={280} height={100} />
       </div>
       <TextField label="Name" value={antenna.name} maxLength={80} onChange={(name) => set({ name })} />
-      <Choice label="Connector" value={antenna.face} options={faceOptions} onChange={(face) => set({ face })} />
+      <Choice
+        label="Connector"
+        value={antenna.face}
+        options={faceOptions}
+        onChange={(face) => set({ face })}
+      />
       <SwrField value={antenna.swr} onChange={(swr) => set({ swr })} />
-      <Tick label="Joins pin and shell for direct current" checked={antenna.dcShort} onChange={(dcShort) => set({ dcShort })} />
+      <Tick
+        label="Joins pin and shell for direct current"
+        checked={antenna.dcShort}
+        onChange={(dcShort) => set({ dcShort })}
+      />
     </section>
   );
 }

@@ -1,6 +1,23 @@
 import type { RunDocument } from '@kobran/contract';
 import {
-  catalog, counted, defaultPractice, evaluate, faceOf, formatDecibels, formatFrequency, formatLength, formatPower, parseDecibels, parseFrequency, parseLength, parsePower, proposeRun, type Leg, type RunWish, type Zone, zones,
+  catalog,
+  counted,
+  defaultPractice,
+  evaluate,
+  faceOf,
+  formatDecibels,
+  formatFrequency,
+  formatLength,
+  formatPower,
+  parseDecibels,
+  parseFrequency,
+  parseLength,
+  parsePower,
+  proposeRun,
+  type Leg,
+  type RunWish,
+  type Zone,
+  zones,
 } from '@kobran/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -14,12 +31,19 @@ import { QuantityField } from '../../shell/QuantityField.js';
 import { TextField } from '../../shell/TextField.js';
 import { Tick } from '../../shell/Tick.js';
 import { TopBar } from '../../shell/TopBar.js';
-import { faceOptions } from '../line/faceOptions.js';
-import { SwrField } from '../line/SwrField.js';
+import { faceOptions } from '../../shell/faceOptions.js';
+import { SwrField } from '../../shell/SwrField.js';
 
 const start: RunWish = {
   name: 'New run',
-  service: { bands: [{ name: 'band', lowHz: 145e6, highHz: 145e6 }], powerW: 25, duty: 0.5, lossBudgetDb: 3, dcFeed: false, ambientC: 30 },
+  service: {
+    bands: [{ name: 'band', lowHz: 145e6, highHz: 145e6 }],
+    powerW: 25,
+    duty: 0.5,
+    lossBudgetDb: 3,
+    dcFeed: false,
+    ambientC: 30,
+  },
   radio: { name: 'Radio', face: 'uhf-jack', handheld: false },
   antenna: { name: 'Antenna', face: 'n-jack', swr: 1.5, dcShort: false },
   legs: [
@@ -39,12 +63,19 @@ export function NewRunScreen(): ReactNode {
   const practice = job.data?.practice ?? defaultPractice;
   const design = useMemo(() => proposeRun(wish, catalog, practice), [wish, practice]);
   const sheet = useMemo(() => evaluate(design, catalog, { practice, sweepPoints: 2 }), [design, practice]);
-  const create = useChange((body: { id: string; design: typeof design }) => ask<RunDocument>('POST', `/api/jobs/${jobId}/runs`, body));
+  const create = useChange((body: { id: string; design: typeof design }) =>
+    ask<RunDocument>('POST', `/api/jobs/${jobId}/runs`, body),
+  );
 
   const set = (change: Partial<RunWish>): void => setWish((now) => ({ ...now, ...change }));
-  const service = (change: Partial<RunWish['service']>): void => set({ service: { ...wish.service, ...change } });
-  const leg = (k: number, change: Partial<Leg>): void => set({ legs: wish.legs.map((old, at) => (at === k ? { ...old, ...change } : old)) });
-  const length = { format: (metres: number) => formatLength(metres, { system: units }), parse: (text: string) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' }) };
+  const service = (change: Partial<RunWish['service']>): void =>
+    set({ service: { ...wish.service, ...change } });
+  const leg = (k: number, change: Partial<Leg>): void =>
+    set({ legs: wish.legs.map((old, at) => (at === k ? { ...old, ...change } : old)) });
+  const length = {
+    format: (metres: number) => formatLength(metres, { system: units }),
+    parse: (text: string) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' }),
+  };
   const [{ lowHz }] = wish.service.bands;
 
   function make(): void {
@@ -63,7 +94,12 @@ export function NewRunScreen(): ReactNode {
       <main className="mx-auto max-w-6xl px-4 py-4">
         <h1 className="text-xl font-bold">What shall be joined?</h1>
         <div className="mt-3 max-w-md">
-          <TextField label="Name of the run" value={wish.name} maxLength={120} onChange={(name) => set({ name })} />
+          <TextField
+            label="Name of the run"
+            value={wish.name}
+            maxLength={120}
+            onChange={(name) => set({ name })}
+          />
         </div>
         <div className="mt-4 grid gap-8 md:grid-cols-3">
           <section className="space-y-3" aria-labelledby="port-radio">
@@ -73,26 +109,86 @@ export function NewRunScreen(): ReactNode {
             <div className="rounded border border-rule bg-paper">
               <FaceDrawing face={faceOf(wish.radio.face)} width={300} height={96} />
             </div>
-            <TextField label="Name" value={wish.radio.name} maxLength={80} onChange={(name) => set({ radio: { ...wish.radio, name } })} />
-            <Choice label="Connector" value={wish.radio.face} options={faceOptions} onChange={(face) => set({ radio: { ...wish.radio, face } })} />
-            <Tick label="A handheld" checked={wish.radio.handheld} onChange={(handheld) => set({ radio: { ...wish.radio, handheld } })} />
+            <TextField
+              label="Name"
+              value={wish.radio.name}
+              maxLength={80}
+              onChange={(name) => set({ radio: { ...wish.radio, name } })}
+            />
+            <Choice
+              label="Connector"
+              value={wish.radio.face}
+              options={faceOptions}
+              onChange={(face) => set({ radio: { ...wish.radio, face } })}
+            />
+            <Tick
+              label="A handheld"
+              checked={wish.radio.handheld}
+              onChange={(handheld) => set({ radio: { ...wish.radio, handheld } })}
+            />
           </section>
           <section className="space-y-3" aria-labelledby="port-between">
             <h2 id="port-between" className="border-b-2 border-ink font-bold">
               Between them
             </h2>
             <div className="grid grid-cols-2 gap-3">
-              <QuantityField label="Frequency" value={lowHz} format={formatFrequency} parse={parseFrequency} onChange={(hz) => service({ bands: [{ name: 'band', lowHz: hz, highHz: hz }] })} />
-              {wish.service.powerW > 0 && <QuantityField label="Forward power" value={wish.service.powerW} format={formatPower} parse={parsePower} onChange={(powerW) => service({ powerW })} />}
+              <QuantityField
+                label="Frequency"
+                value={lowHz}
+                format={formatFrequency}
+                parse={parseFrequency}
+                onChange={(hz) => service({ bands: [{ name: 'band', lowHz: hz, highHz: hz }] })}
+              />
+              {wish.service.powerW > 0 && (
+                <QuantityField
+                  label="Forward power"
+                  value={wish.service.powerW}
+                  format={formatPower}
+                  parse={parsePower}
+                  onChange={(powerW) => service({ powerW })}
+                />
+              )}
             </div>
-            <Tick label="Receive only" checked={wish.service.powerW === 0} onChange={(receive) => service({ powerW: receive ? 0 : 25 })} />
-            <QuantityField label="Loss budget" value={wish.service.lossBudgetDb} format={formatDecibels} parse={parseDecibels} onChange={(db) => service({ lossBudgetDb: Math.abs(db) })} />
+            <Tick
+              label="Receive only"
+              checked={wish.service.powerW === 0}
+              onChange={(receive) => service({ powerW: receive ? 0 : 25 })}
+            />
+            <QuantityField
+              label="Loss budget"
+              value={wish.service.lossBudgetDb}
+              format={formatDecibels}
+              parse={parseDecibels}
+              onChange={(db) => service({ lossBudgetDb: Math.abs(db) })}
+            />
             <div className="grid grid-cols-2 gap-3">
-              <QuantityField label="Inside" value={wish.legs[0].lengthM} {...length} onChange={(lengthM) => leg(0, { lengthM })} />
-              <QuantityField label="Outside" value={wish.legs[1].lengthM} {...length} onChange={(lengthM) => leg(1, { lengthM })} />
+              <QuantityField
+                label="Inside"
+                value={wish.legs[0].lengthM}
+                {...length}
+                onChange={(lengthM) => leg(0, { lengthM })}
+              />
+              <QuantityField
+                label="Outside"
+                value={wish.legs[1].lengthM}
+                {...length}
+                onChange={(lengthM) => leg(1, { lengthM })}
+              />
             </div>
-            <Choice label="Outside is" value={wish.legs[1].zone} options={zones.map((zone) => ({ value: zone, label: zone === 'dry' ? 'dry (all indoors)' : zone }))} onChange={(zone) => leg(1, { zone: zone as Zone })} />
-            <Tick label="Direct current is fed over the cable" checked={wish.service.dcFeed} onChange={(dcFeed) => service({ dcFeed })} />
+            <Choice
+              label="Outside is"
+              value={wish.legs[1].zone}
+              options={zones.map((zone) => ({
+                value: zone,
+                label: zone === 'dry' ? 'dry (all indoors)' : zone,
+              }))}
+              onChange={(zone) => leg(1, { zone: zone as Zone })}
+            />
+            <Tick
+              label="Direct current is fed over the cable"
+              checked={wish.service.dcFeed}
+              onChange={(dcFeed) => service({ dcFeed })}
+            />
           </section>
           <section className="space-y-3" aria-labelledby="port-antenna">
             <h2 id="port-antenna" className="border-b-2 border-ink font-bold">
@@ -101,18 +197,41 @@ export function NewRunScreen(): ReactNode {
             <div className="rounded border border-rule bg-paper">
               <FaceDrawing face={faceOf(wish.antenna.face)} turned width={300} height={96} />
             </div>
-            <TextField label="Name" value={wish.antenna.name} maxLength={80} onChange={(name) => set({ antenna: { ...wish.antenna, name } })} />
-            <Choice label="Connector" value={wish.antenna.face} options={faceOptions} onChange={(face) => set({ antenna: { ...wish.antenna, face } })} />
-            <SwrField value={wish.antenna.swr} onChange={(swr) => set({ antenna: { ...wish.antenna, swr } })} />
+            <TextField
+              label="Name"
+              value={wish.antenna.name}
+              maxLength={80}
+              onChange={(name) => set({ antenna: { ...wish.antenna, name } })}
+            />
+            <Choice
+              label="Connector"
+              value={wish.antenna.face}
+              options={faceOptions}
+              onChange={(face) => set({ antenna: { ...wish.antenna, face } })}
+            />
+            <SwrField
+              value={wish.antenna.swr}
+              onChange={(swr) => set({ antenna: { ...wish.antenna, swr } })}
+            />
           </section>
         </div>
         <section className="mt-6 border-t-2 border-ink pt-3" aria-label="Proposal" aria-live="polite">
-          <p className="text-lg font-bold">{design.pieces.length === 0 ? 'No parts of the catalogue join these two' : sheet.headline}</p>
+          <p className="text-lg font-bold">
+            {design.pieces.length === 0 ? 'No parts of the catalogue join these two' : sheet.headline}
+          </p>
           <p className="text-muted">
-            {sheet.pieces.map(({ name, what, fromM, toM, kind }) => (kind === 'assembly' ? `${what}, ${length.format(toM - fromM)}` : name)).join(' – ')}
+            {sheet.pieces
+              .map(({ name, what, fromM, toM, kind }) =>
+                kind === 'assembly' ? `${what}, ${length.format(toM - fromM)}` : name,
+              )
+              .join(' – ')}
             {sheet.pieces.length > 0 && ` · ${counted(sheet.snags)}`}
           </p>
-          <button className="button button-copper mt-3 min-h-11 text-lg" disabled={create.isPending} onClick={make}>
+          <button
+            className="button button-copper mt-3 min-h-11 text-lg"
+            disabled={create.isPending}
+            onClick={make}
+          >
             {design.pieces.length === 0 ? 'Make it with nothing between' : 'Make this run'}
           </button>
         </section>

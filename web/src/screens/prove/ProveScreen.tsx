@@ -1,4 +1,11 @@
-import { formatFigure, formatSpread, latestReading, parseDecibels, parseResistance, type ProofSheet } from '@kobran/core';
+import {
+  formatFigure,
+  formatSpread,
+  latestReading,
+  parseDecibels,
+  parseResistance,
+  type ProofSheet,
+} from '@kobran/core';
 import type { ReactNode } from 'react';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { useOpenRun } from '../../runs/RunContext.js';
@@ -16,10 +23,25 @@ export function ProveScreen(): ReactNode {
   const all = sheet.proofs.flatMap(({ expectations }) => expectations);
   const read = all.filter(({ reading }) => reading);
   const failed = read.filter(({ judgement }) => judgement?.verdict === 'fail');
-  const headline = all.length === 0 ? 'Nothing to read yet' : failed.length > 0 ? `${failed.length} of ${read.length} readings ${failed.length === 1 ? 'fails' : 'fail'}` : read.length === all.length ? 'Every reading is in, none fails' : `${all.length - read.length} of ${all.length} readings to take`;
+  const headline =
+    all.length === 0
+      ? 'Nothing to read yet'
+      : failed.length > 0
+        ? `${failed.length} of ${read.length} readings ${failed.length === 1 ? 'fails' : 'fail'}`
+        : read.length === all.length
+          ? 'Every reading is in, none fails'
+          : `${all.length - read.length} of ${all.length} readings to take`;
   return (
-    <StagePage headline={headline} reason="Read each assembly on its own, before it is joined. A good SWR is never a pass: a wet cable looks better than a dry one.">
-      {editor.design.antenna.dcShort && <p className="mb-3">With the antenna connected the run reads a short at direct current; {editor.design.antenna.name} joins pin and shell by design.</p>}
+    <StagePage
+      headline={headline}
+      reason="Read each assembly on its own, before it is joined. A good SWR is never a pass: a wet cable looks better than a dry one."
+    >
+      {editor.design.antenna.dcShort && (
+        <p className="mb-3">
+          With the antenna connected the run reads a short at direct current; {editor.design.antenna.name}{' '}
+          joins pin and shell by design.
+        </p>
+      )}
       <div className="max-w-xs">
         <SignedBy />
       </div>
@@ -42,7 +64,10 @@ function Proof({ proof }: { proof: ProofSheet }): ReactNode {
           const kept = latestReading(facts, proof.pieceId, id);
           const isOhm = expected.unit === 'ohm';
           return (
-            <li key={id} className="grid items-start gap-x-6 gap-y-2 py-3 sm:grid-cols-2 lg:grid-cols-[minmax(0,1.2fr)_11rem_11rem_minmax(0,1.2fr)]">
+            <li
+              key={id}
+              className="grid items-start gap-x-6 gap-y-2 py-3 sm:grid-cols-2 lg:grid-cols-[minmax(0,1.2fr)_11rem_11rem_minmax(0,1.2fr)]"
+            >
               <div>
                 <h3 className="font-semibold">{name}</h3>
                 <p className="text-sm text-muted">{how}</p>
@@ -51,7 +76,9 @@ function Proof({ proof }: { proof: ProofSheet }): ReactNode {
                 <p className="mb-1 text-sm text-muted">Expected</p>
                 <p className="pt-1.5">
                   <FigureText figure={expected} />{' '}
-                  <span className="figures text-sm text-muted">{expected.value === Infinity ? 'above 100 MΩ' : formatSpread(expected, units)}</span>
+                  <span className="figures text-sm text-muted">
+                    {expected.value === Infinity ? 'above 100 MΩ' : formatSpread(expected, units)}
+                  </span>
                 </p>
               </div>
               <QuantityField
@@ -60,8 +87,16 @@ function Proof({ proof }: { proof: ProofSheet }): ReactNode {
                 value={kept ? (kept.value ?? Infinity) : undefined}
                 format={(value) => formatFigure({ ...expected, value }, units)}
                 parse={isOhm ? parseResistance : parseDecibels}
-                placeholder={isOhm ? '0.3 ohm, OL' : '1.8 dB'}
-                onChange={(value) => writer.addReading({ pieceId: proof.pieceId, expectation: id, value: value === Infinity ? null : value })}
+                placeholder={
+                  expectation.test === 'insulation' ? 'OL, 200 Mohm' : isOhm ? '0.3 ohm' : '1.8 dB'
+                }
+                onChange={(value) =>
+                  writer.addReading({
+                    pieceId: proof.pieceId,
+                    expectation: id,
+                    value: value === Infinity ? null : value,
+                  })
+                }
               />
               <div>
                 {judgement && (

@@ -1,4 +1,13 @@
-import { formatLength, freshId, legKinds, parseLength, zones, type Leg, type LegKind, type Zone } from '@kobran/core';
+import {
+  formatLength,
+  freshId,
+  legKinds,
+  parseLength,
+  zones,
+  type Leg,
+  type LegKind,
+  type Zone,
+} from '@kobran/core';
 import { Plus, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { usePreferences } from '../../preferences/Preferences.js';
@@ -12,7 +21,7 @@ import { QuantityField } from '../../shell/QuantityField.js';
 import { StagePage } from '../../shell/StagePage.js';
 import { StageSnags } from '../../shell/StageSnags.js';
 import { TextField } from '../../shell/TextField.js';
-import { DoneButton } from '../DoneButton.js';
+import { DoneButton } from '../../runs/DoneButton.js';
 
 /** Legs from the radio to the antenna: lengths, slack and zones follow from them. */
 export function RouteScreen(): ReactNode {
@@ -21,16 +30,37 @@ export function RouteScreen(): ReactNode {
   const { legs } = editor.design;
   const { route, totalM } = sheet;
   const say = (metres: number): string => formatLength(metres, { system: units });
-  const headline = legs.length === 0 ? 'No route yet: where does the run go?' : `The route asks for ${say(route.total.value)}; the run is ${say(totalM)}`;
+  const headline =
+    legs.length === 0
+      ? 'No route yet: where does the run go?'
+      : `The route asks for ${say(route.total.value)}; the run is ${say(totalM)}`;
   const set = (next: Leg[]): void => editor.change([{ op: 'set legs', legs: next }]);
-  const add = (): void => set([...legs, { id: freshId(legs, 'leg'), name: `leg ${legs.length + 1}`, kind: 'indoor tray', zone: legs.at(-1)?.zone ?? 'dry', lengthM: 2, slackM: 0 }]);
+  const add = (): void =>
+    set([
+      ...legs,
+      {
+        id: freshId(legs, 'leg'),
+        name: `leg ${legs.length + 1}`,
+        kind: 'indoor tray',
+        zone: legs.at(-1)?.zone ?? 'dry',
+        lengthM: 2,
+        slackM: 0,
+      },
+    ]);
   const move = (k: number, by: number): void => {
     const next = [...legs];
     [next[k], next[k + by]] = [next[k + by], next[k]];
     set(next);
   };
   return (
-    <StagePage headline={headline} reason={legs.length > 0 ? undefined : 'Enter the legs in order from the radio. Each gives its length, its slack and the zone of the joints in it.'}>
+    <StagePage
+      headline={headline}
+      reason={
+        legs.length > 0
+          ? undefined
+          : 'Enter the legs in order from the radio. Each gives its length, its slack and the zone of the joints in it.'
+      }
+    >
       {legs.length > 0 && <RouteStrip />}
       {legs.length > 0 && (
         <p className="mt-1 flex flex-wrap gap-x-5">
@@ -51,35 +81,104 @@ export function RouteScreen(): ReactNode {
       <StageSnags snags={sheet.snags.filter(({ stage }) => stage === 'route')} />
       <ol className="mt-4 divide-y divide-rule border-y border-rule">
         {legs.map((leg, k) => (
-          <LegRow key={leg.id} leg={leg} index={k} count={legs.length} onChange={(to) => set(legs.map((old, at) => (at === k ? to : old)))} onRemove={() => set(legs.toSpliced(k, 1))} onMove={(by) => move(k, by)} />
+          <LegRow
+            key={leg.id}
+            leg={leg}
+            index={k}
+            count={legs.length}
+            onChange={(to) => set(legs.map((old, at) => (at === k ? to : old)))}
+            onRemove={() => set(legs.toSpliced(k, 1))}
+            onMove={(by) => move(k, by)}
+          />
         ))}
       </ol>
       <div className="mt-3 flex flex-wrap gap-3">
         <button className="button" onClick={add}>
           <Plus size={16} aria-hidden /> Add a leg
         </button>
-        {legs.length > 0 && <DoneButton kind="routed" label="The run is pulled" done="Pulled along its legs" text={`pulled along ${legs.length} legs`} />}
+        {legs.length > 0 && (
+          <DoneButton
+            kind="routed"
+            label="The run is pulled"
+            done="Pulled along its legs"
+            text={`pulled along ${legs.length} legs`}
+          />
+        )}
       </div>
     </StagePage>
   );
 }
 
-function LegRow({ leg, index, count, onChange, onRemove, onMove }: { leg: Leg; index: number; count: number; onChange: (leg: Leg) => void; onRemove: () => void; onMove: (by: 1 | -1) => void }): ReactNode {
+function LegRow({
+  leg,
+  index,
+  count,
+  onChange,
+  onRemove,
+  onMove,
+}: {
+  leg: Leg;
+  index: number;
+  count: number;
+  onChange: (leg: Leg) => void;
+  onRemove: () => void;
+  onMove: (by: 1 | -1) => void;
+}): ReactNode {
   const { units } = usePreferences();
   const parse = (text: string) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' });
   const format = (metres: number): string => formatLength(metres, { system: units, digits: 2 });
   return (
-    <li aria-label={leg.name} className="grid items-start gap-3 py-3 sm:grid-cols-3 xl:grid-cols-[minmax(0,1.5fr)_minmax(0,1.2fr)_minmax(0,1fr)_7rem_7rem_auto]">
-      <TextField label="Leg" value={leg.name} maxLength={80} onChange={(name) => onChange({ ...leg, name })} />
-      <Choice label="Kind" value={leg.kind} options={legKinds.map((kind) => ({ value: kind, label: kind }))} onChange={(kind) => onChange({ ...leg, kind: kind as LegKind })} />
-      <Choice label="Zone" value={leg.zone} options={zones.map((zone) => ({ value: zone, label: zone }))} onChange={(zone) => onChange({ ...leg, zone: zone as Zone })} />
-      <QuantityField label="Length" value={leg.lengthM} format={format} parse={parse} onChange={(lengthM) => onChange({ ...leg, lengthM })} />
-      <QuantityField label="Slack" value={leg.slackM} format={format} parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft', allowZero: true })} onChange={(slackM) => onChange({ ...leg, slackM })} />
+    <li
+      aria-label={leg.name}
+      className="grid items-start gap-3 py-3 sm:grid-cols-3 xl:grid-cols-[minmax(0,1.5fr)_minmax(0,1.2fr)_minmax(0,1fr)_7rem_7rem_auto]"
+    >
+      <TextField
+        label="Leg"
+        value={leg.name}
+        maxLength={80}
+        onChange={(name) => onChange({ ...leg, name })}
+      />
+      <Choice
+        label="Kind"
+        value={leg.kind}
+        options={legKinds.map((kind) => ({ value: kind, label: kind }))}
+        onChange={(kind) => onChange({ ...leg, kind: kind as LegKind })}
+      />
+      <Choice
+        label="Zone"
+        value={leg.zone}
+        options={zones.map((zone) => ({ value: zone, label: zone }))}
+        onChange={(zone) => onChange({ ...leg, zone: zone as Zone })}
+      />
+      <QuantityField
+        label="Length"
+        value={leg.lengthM}
+        format={format}
+        parse={parse}
+        onChange={(lengthM) => onChange({ ...leg, lengthM })}
+      />
+      <QuantityField
+        label="Slack"
+        value={leg.slackM}
+        format={format}
+        parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft', allowZero: true })}
+        onChange={(slackM) => onChange({ ...leg, slackM })}
+      />
       <div className="flex gap-1 pt-6">
-        <button className="button px-2" aria-label={`Move ${leg.name} towards the radio`} disabled={index === 0} onClick={() => onMove(-1)}>
+        <button
+          className="button px-2"
+          aria-label={`Move ${leg.name} towards the radio`}
+          disabled={index === 0}
+          onClick={() => onMove(-1)}
+        >
           ↑
         </button>
-        <button className="button px-2" aria-label={`Move ${leg.name} towards the antenna`} disabled={index === count - 1} onClick={() => onMove(1)}>
+        <button
+          className="button px-2"
+          aria-label={`Move ${leg.name} towards the antenna`}
+          disabled={index === count - 1}
+          onClick={() => onMove(1)}
+        >
           ↓
         </button>
         <button className="button px-2" aria-label={`Take ${leg.name} out`} onClick={onRemove}>
@@ -101,15 +200,29 @@ function RouteStrip(): ReactNode {
   return (
     <div ref={ref}>
       {width > 0 && (
-        <svg width={width} height={112} role="img" aria-label={`Route from the radio: ${words}. The run itself is ${sheet.totalM.toFixed(2)} m.`}>
+        <svg
+          width={width}
+          height={112}
+          role="img"
+          aria-label={`Route from the radio: ${words}. The run itself is ${sheet.totalM.toFixed(2)} m.`}
+        >
           <Axis scale={scale} totalM={endM} width={width} />
           {sheet.route.spans.map(({ fromM, toM, zone, leg }) => {
             const [x, end] = [scale(fromM), scale(toM)];
             const { name, slackM } = legs[leg];
             return (
               <g key={leg}>
-                <rect x={x} y={32} width={end - x} height={44} fill={`var(--zone-${zone})`} stroke="var(--rule)" />
-                {slackM > 0 && <circle cx={end - 9} cy={60} r={6} fill="none" stroke="var(--ink)" strokeWidth={1.6} />}
+                <rect
+                  x={x}
+                  y={32}
+                  width={end - x}
+                  height={44}
+                  fill={`var(--zone-${zone})`}
+                  stroke="var(--rule)"
+                />
+                {slackM > 0 && (
+                  <circle cx={end - 9} cy={60} r={6} fill="none" stroke="var(--ink)" strokeWidth={1.6} />
+                )}
                 {end - x > name.length * 7.5 && (
                   <text x={x + 6} y={48} fontSize={13} fontWeight={600}>
                     {name}

@@ -5,8 +5,8 @@ import { useOpenRun } from '../../runs/RunContext.js';
 import { Schools } from '../../shell/Choice.js';
 import { FigureText } from '../../shell/FigureText.js';
 import { StagePage } from '../../shell/StagePage.js';
-import { DoneButton } from '../DoneButton.js';
-import { usePractice } from '../usePractice.js';
+import { DoneButton } from '../../runs/DoneButton.js';
+import { usePractice } from '../../runs/usePractice.js';
 import { WrapDrawing } from './WrapDrawing.js';
 
 /** Each exposed joint’s profile with its wrap, and the tape to tear off. */
@@ -16,9 +16,17 @@ export function SealScreen(): ReactNode {
   const [practice, setPractice] = usePractice();
   const open = sheet.wraps.filter(({ sealed }) => !sealed);
   const tapeM = open.reduce((sum, { wrap }) => sum + wrap.rubber.value, 0);
-  const headline = sheet.wraps.length === 0 ? 'Every joint stays dry: nothing to wrap' : open.length === 0 ? 'Every exposed joint is wrapped' : `${open.length} ${open.length === 1 ? 'joint' : 'joints'} to wrap, ${formatLength(tapeM, { system: units })} of rubber tape`;
+  const headline =
+    sheet.wraps.length === 0
+      ? 'Every joint stays dry: nothing to wrap'
+      : open.length === 0
+        ? 'Every exposed joint is wrapped'
+        : `${open.length} ${open.length === 1 ? 'joint' : 'joints'} to wrap, ${formatLength(tapeM, { system: units })} of rubber tape`;
   return (
-    <StagePage headline={headline} reason="Vinyl tape alone is not a seal, nor is plain heat-shrink. Never wrap a wet or frozen joint.">
+    <StagePage
+      headline={headline}
+      reason="Vinyl tape alone is not a seal, nor is plain heat-shrink. Never wrap a wet or frozen joint."
+    >
       {sheet.wraps.length > 0 && (
         <div className="max-w-2xl">
           <Schools
@@ -61,7 +69,10 @@ function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
         <dl>
           {(
             [
-              ['Rubber to tear off', <FigureText key="r" figure={wrap.rubber} className="text-lg font-bold" />],
+              [
+                'Rubber to tear off',
+                <FigureText key="r" figure={wrap.rubber} className="text-lg font-bold" />,
+              ],
               ['Vinyl over it', <FigureText key="v" figure={wrap.vinyl} />],
               ['Wrapped length', <FigureText key="l" figure={wrap.length} />],
               ['Finished diameter', <FigureText key="d" figure={wrap.finishedDiameter} />],
@@ -76,12 +87,19 @@ function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
         <ol className="mt-2 text-sm text-muted">
           {wrap.passes.map((pass, k) => (
             <li key={k}>
-              Pass {k + 1}: {pass.tape.name}, {pass.turns.toFixed(1)} turns, {formatLength(pass.tapeM, { system: units, small: true, digits: 0 })}
+              Pass {k + 1}: {pass.tape.name}, {pass.turns.toFixed(1)} turns,{' '}
+              {formatLength(pass.tapeM, { system: units, small: true, digits: 0 })}
             </li>
           ))}
         </ol>
         <div className="mt-3">
-          <DoneButton kind="sealed" about={jointId} label={`J${number} is wrapped`} done="Wrapped" text={`${wrap.rubberPasses} passes of rubber, vinyl over it`} />
+          <DoneButton
+            kind="sealed"
+            about={jointId}
+            label={`J${number} is wrapped`}
+            done="Wrapped"
+            text={`${wrap.rubberPasses} passes of rubber, vinyl over it`}
+          />
         </div>
       </div>
     </li>

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { useWidth } from '../../ruler/useWidth.js';
 
-const HEIGHT = 150;
+const HEIGHT = 172;
 const AXIS = 66;
 
 /** The joint’s stepped profile with the rubber over it and the vinyl beyond; the lower (radio) side to the left. */
@@ -42,12 +42,29 @@ export function WrapDrawing({ sheet }: { sheet: WrapSheet }): ReactNode {
   return (
     <div ref={ref}>
       {width > 0 && (
-        <svg width={width} height={HEIGHT} role="img" aria-label={`Joint ${number} to scale: ${profile.map(({ name }) => name).join(', ')}; rubber from ${from} below the joint, ${total} in all.`}>
+        <svg
+          width={width}
+          height={HEIGHT}
+          role="img"
+          aria-label={`Joint ${number} to scale: ${profile.map(({ name }) => name).join(', ')}; rubber from ${from} below the joint, ${total} in all.`}
+        >
           <polygon points={outline(growth)} fill="var(--panel)" stroke="var(--ink)" strokeDasharray="5 3" />
           {steps.map(({ lengthM, diameterM, name }, k) => (
-            <rect key={name} x={x(starts[k])} y={AXIS - (diameterM / 2) * scale} width={lengthM * scale} height={diameterM * scale} fill={k === 0 ? 'var(--ink)' : 'var(--paper)'} stroke="var(--ink)" />
+            <rect
+              key={name}
+              x={x(starts[k])}
+              y={AXIS - (diameterM / 2) * scale}
+              width={lengthM * scale}
+              height={diameterM * scale}
+              fill={k === 0 || k === steps.length - 1 ? 'var(--edge)' : 'var(--paper)'}
+              stroke="var(--ink)"
+            />
           ))}
-          <path d={`M${x(0)} ${AXIS - 58}V${HEIGHT - 22}M${x(wrap.length.value)} ${AXIS - 58}V${HEIGHT - 22}`} stroke="var(--copper)" strokeWidth={2} />
+          <path
+            d={`M${x(0)} ${AXIS - 58}V${HEIGHT - 22}M${x(wrap.length.value)} ${AXIS - 58}V${HEIGHT - 22}`}
+            stroke="var(--copper)"
+            strokeWidth={2}
+          />
           <path d={`M${x(0)} ${HEIGHT - 30}H${x(wrap.length.value)}`} stroke="var(--copper)" />
           <text x={x(0)} y={HEIGHT - 6} fontSize={13} textAnchor="middle">
             start
@@ -55,7 +72,17 @@ export function WrapDrawing({ sheet }: { sheet: WrapSheet }): ReactNode {
           <text x={x(wrap.length.value)} y={HEIGHT - 6} fontSize={13} textAnchor="middle">
             stop
           </text>
-          <text x={width / 2} y={HEIGHT - 35} fontSize={13} fontWeight={700} textAnchor="middle" className="figures" stroke="var(--sheet)" strokeWidth={4} paintOrder="stroke">
+          <text
+            x={width / 2}
+            y={HEIGHT - 35}
+            fontSize={13}
+            fontWeight={700}
+            textAnchor="middle"
+            className="figures"
+            stroke="var(--sheet)"
+            strokeWidth={4}
+            paintOrder="stroke"
+          >
             {total}
           </text>
           <text x={width / 2} y={HEIGHT - 6} fontSize={13} textAnchor="middle" fill="var(--muted)">

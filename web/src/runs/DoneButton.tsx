@@ -1,11 +1,23 @@
 import { logged, type LogKind } from '@kobran/core';
 import { Check } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { useOpenRun } from '../runs/RunContext.js';
+import { useOpenRun } from './RunContext.js';
 import { sayDay } from '../shell/dates.js';
 
 /** Logs that a work is done; once it is, says who did it and when. */
-export function DoneButton({ kind, about = '', label, done, text }: { kind: LogKind; about?: string; label: string; done: string; text: string }): ReactNode {
+export function DoneButton({
+  kind,
+  about = '',
+  label,
+  done,
+  text,
+}: {
+  kind: LogKind;
+  about?: string;
+  label: string;
+  done: string;
+  text: string;
+}): ReactNode {
   const { facts, writer } = useOpenRun();
   if (!logged(facts, kind, about)) {
     return (

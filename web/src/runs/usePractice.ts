@@ -3,7 +3,7 @@ import type { Practice } from '@kobran/core';
 import { toast } from 'sonner';
 import { ask, said } from '../api/client.js';
 import { useChange, useJob } from '../api/queries.js';
-import { useOpenRun } from '../runs/RunContext.js';
+import { useOpenRun } from './RunContext.js';
 
 /** The shop’s schools of this job, and how to choose another. */
 export function usePractice(): [Practice, (change: Partial<Practice>) => void] {
@@ -15,7 +15,10 @@ export function usePractice(): [Practice, (change: Partial<Practice>) => void] {
     (change) => {
       if (!job.data) return;
       const { version, name, site } = job.data;
-      replace.mutate({ version, name, site, practice: { ...practice, ...change } }, { onError: (error) => toast.error(said(error)) });
+      replace.mutate(
+        { version, name, site, practice: { ...practice, ...change } },
+        { onError: (error) => toast.error(said(error)) },
+      );
     },
   ];
 }

@@ -1,0 +1,100 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { demo, expect, test } from './server.js';
+
+/** Every screen, with what opens on it. WCAG 2.2 AA by axe’s rules. */
+const screens: [name: string, path: string][] = [
+  ['board', '/'],
+  ['new run', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/new'],
+  ['line', `${demo.vhf}/plan`],
+  ['line, joint with a trap', `${demo.data}/plan?at=radio%3Epigtail`],
+  ['line, cable', `${demo.uhf}/plan?at=main`],
+  ['line, arrester', `${demo.hf}/plan?at=arrester`],
+  ['line, radio', `${demo.hf}/plan?at=radio`],
+  ['line, antenna', `${demo.hf}/plan?at=antenna`],
+  ['line, service', `${demo.uhf}/plan?at=service`],
+  ['make', `${demo.vhf}/make`],
+  ['card', `${demo.hf}/make/main.b`],
+  ['cut', `${demo.phasing}/cut`],
+  ['prove', `${demo.vhf}/prove`],
+  ['route', `${demo.vhf}/route`],
+  ['bond', `${demo.hf}/bond`],
+  ['seal', `${demo.vhf}/seal`],
+  ['hand over', `${demo.vhf}/handover`],
+];
+
+async function expectClean(page: Page, name: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${name}: ${id} at ${nodes.map(({ target }) => target.join(' ')).join(', ')}`),
+    name,
+  ).toEqual([]);
+}
+
+/** Nothing scrolls sideways: not the page, and not at 390 px either. */
+async function expectNoSidewaysScroll(page: Page, name: string): Promise<void> {
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth), name).toBeLessThanOrEqual(0);
+}
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`axe finds nothing on any screen, ${theme}`, async ({ page, baseURL }) => {
+    test.setTimeout(240_000);
+    await page.addInitScript((to) => localStorage.setItem('kobran.preferences', JSON.stringify({ theme: to })), theme);
+    for (const [name, path] of screens) {
+      await page.goto(`${baseURL}${path}`);
+      await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(/Opening|One moment/);
+      await expectClean(page, name);
+      await expectNoSidewaysScroll(page, name);
+    }
+  });
+}
+
+test('axe finds nothing at any step of a card, nor in its dialogs', async ({ page, baseURL }) => {
+  test.setTimeout(180_000);
+  await page.goto(`${baseURL}${demo.hf}/make/main.b`);
+  const progress = page.getByRole('list', { name: 'Steps' }).locator('[aria-current=step]');
+  const names: string[] = [];
+  for (let guard = 0; guard < 40; guard++) {
+    const name = (await progress.textContent()) ?? '';
+    if (names.at(-1) !== name) {
+      names.push(name);
+      await expectClean(page, name);
+    }
+    if (name === 'Sign off') break;
+    const open = page.getByRole('button', { name: 'It shows open' });
+    if (name === 'Through') await page.getByLabel('It shows').fill('0.2');
+    else if (await open.isVisible()) await open.click();
+    await page.getByRole('button', { name: /^Next|^On the cable/ }).click();
+  }
+  expect(names).toHaveLength(16);
+  await page.keyboard.press('w');
+  await expectClean(page, 'what went wrong');
+});
+
+test('a phone: nothing scrolls sideways and axe finds nothing', async ({ page, baseURL }) => {
+  test.setTimeout(180_000);
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const [name, path] of screens) {
+    await page.goto(`${baseURL}${path}`);
+    await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(/Opening|One moment/);
+    await expectNoSidewaysScroll(page, name);
+    await expectClean(page, name);
+  }
+});
+
+test('twice as large (a 640 px wide window): the answer and the way on are there', async ({ page, baseURL }) => {
+  await page.setViewportSize({ width: 640, height: 400 });
+  await page.goto(`${baseURL}${demo.data}/plan`);
+  await expect(page.getByRole('heading', { level: 1 })).toBeInViewport();
+  await expectNoSidewaysScroll(page, 'line at 200 %');
+  await page.goto(`${baseURL}${demo.hf}/make/main.b`);
+  await expect(page.getByRole('button', { name: /^Next/ })).toBeInViewport();
+});
+
+test('keys are listed on ?', async ({ page, baseURL }) => {
+  await page.goto(`${baseURL}${demo.vhf}/plan`);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('reaches');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expectClean(page, 'keys');
+});
