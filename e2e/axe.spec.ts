@@ -24,22 +24,32 @@ const screens: [name: string, path: string][] = [
 ];
 
 async function expectClean(page: Page, name: string): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
   expect(
-    violations.map(({ id, nodes }) => `${name}: ${id} at ${nodes.map(({ target }) => target.join(' ')).join(', ')}`),
+    violations.map(
+      ({ id, nodes }) => `${name}: ${id} at ${nodes.map(({ target }) => target.join(' ')).join(', ')}`,
+    ),
     name,
   ).toEqual([]);
 }
 
 /** Nothing scrolls sideways: not the page, and not at 390 px either. */
 async function expectNoSidewaysScroll(page: Page, name: string): Promise<void> {
-  expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth), name).toBeLessThanOrEqual(0);
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth - innerWidth),
+    name,
+  ).toBeLessThanOrEqual(0);
 }
 
 for (const theme of ['light', 'dark'] as const) {
   test(`axe finds nothing on any screen, ${theme}`, async ({ page, baseURL }) => {
     test.setTimeout(240_000);
-    await page.addInitScript((to) => localStorage.setItem('kobran.preferences', JSON.stringify({ theme: to })), theme);
+    await page.addInitScript(
+      (to) => localStorage.setItem('kobran.preferences', JSON.stringify({ theme: to })),
+      theme,
+    );
     for (const [name, path] of screens) {
       await page.goto(`${baseURL}${path}`);
       await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(/Opening|One moment/);
@@ -82,7 +92,10 @@ test('a phone: nothing scrolls sideways and axe finds nothing', async ({ page, b
   }
 });
 
-test('twice as large (a 640 px wide window): the answer and the way on are there', async ({ page, baseURL }) => {
+test('twice as large (a 640 px wide window): the answer and the way on are there', async ({
+  page,
+  baseURL,
+}) => {
   await page.setViewportSize({ width: 640, height: 400 });
   await page.goto(`${baseURL}${demo.data}/plan`);
   await expect(page.getByRole('heading', { level: 1 })).toBeInViewport();

@@ -10,7 +10,10 @@ test('the board shows each run, its worst snag and what to do next', async ({ pa
   await expect(page.getByRole('link', { name: 'Data radio, cabinet to collinear' })).toBeHidden();
 });
 
-test('the reverse-polarity trap is found, mended with one key, undone and redone', async ({ page, baseURL }) => {
+test('the reverse-polarity trap is found, mended with one key, undone and redone', async ({
+  page,
+  baseURL,
+}) => {
   await page.goto(`${baseURL}/`);
   await page.getByRole('link', { name: 'Data radio, cabinet to collinear' }).click();
   const headline = page.getByRole('heading', { level: 1 });
@@ -20,7 +23,9 @@ test('the reverse-polarity trap is found, mended with one key, undone and redone
   await page.keyboard.press('ArrowRight');
   const inspector = page.getByRole('complementary', { name: 'Selected place' });
   await expect(inspector).toContainText('two 0.92 mm pins meet tip to tip');
-  await expect(inspector.getByRole('button', { name: /Re-end Cabinet pigtail with an RP-SMA plug/ })).toBeVisible();
+  await expect(
+    inspector.getByRole('button', { name: /Re-end Cabinet pigtail with an RP-SMA plug/ }),
+  ).toBeVisible();
   await page.keyboard.press('1');
   await expect(headline).toContainText('reaches the antenna at 869.65 MHz');
   await saved(page);
@@ -34,7 +39,10 @@ test('the reverse-polarity trap is found, mended with one key, undone and redone
   await expect(headline).toContainText('reaches the antenna at');
 });
 
-test('a length typed in feet and inches is taken, junk is refused and kept in the field', async ({ page, baseURL }) => {
+test('a length typed in feet and inches is taken, junk is refused and kept in the field', async ({
+  page,
+  baseURL,
+}) => {
   await page.goto(`${baseURL}${demo.vhf}/plan?at=main`);
   const length = page.getByLabel('Finished length');
   await length.fill(`71' 6 1/2"`);
@@ -59,7 +67,10 @@ test('a length typed in feet and inches is taken, junk is refused and kept in th
   await expect(length).toHaveValue(`71' 6 1/2"`);
 });
 
-test('pieces are put in, moved, turned and taken out, and undo brings everything back', async ({ page, baseURL }) => {
+test('pieces are put in, moved, turned and taken out, and undo brings everything back', async ({
+  page,
+  baseURL,
+}) => {
   await page.goto(`${baseURL}${demo.uhf}/plan?at=main%3Eantenna`);
   const joints = page.getByRole('list', { name: /Joints/ }).getByRole('listitem');
   await expect(joints).toHaveCount(4);
@@ -81,7 +92,9 @@ test('pieces are put in, moved, turned and taken out, and undo brings everything
 test('a link to a place opens there, back leads back, an old link says so', async ({ page, baseURL }) => {
   await page.goto(`${baseURL}${demo.hf}/bond`);
   await page.getByRole('button', { name: /Fit a 230 V tube/ }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('This run takes a 230 V tube; 230 V is fitted');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'This run takes a 230 V tube; 230 V is fitted',
+  );
   await page.getByRole('link', { name: /^Seal/ }).click();
   await page.goBack();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('230 V is fitted');

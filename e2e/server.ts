@@ -18,7 +18,13 @@ export class Kobran {
 
   async start(): Promise<void> {
     this.child = spawn(process.execPath, ['server/dist/main.js'], {
-      env: { ...process.env, PORT: String(this.port), KOBRAN_DATA: this.folder, KOBRAN_DEMO: '1', KOBRAN_LOG: 'warn' },
+      env: {
+        ...process.env,
+        PORT: String(this.port),
+        KOBRAN_DATA: this.folder,
+        KOBRAN_DEMO: '1',
+        KOBRAN_LOG: 'warn',
+      },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     if (!this.child.stdout) throw new Error('no output of the server');
@@ -72,4 +78,5 @@ export const demo = {
 };
 
 /** Waits until everything entered is on the server. */
-export const saved = (page: Page): Promise<void> => expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+export const saved = (page: Page): Promise<void> =>
+  expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');

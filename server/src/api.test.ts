@@ -244,7 +244,9 @@ describe('bad input', () => {
 
 describe('the job file', () => {
   it('goes out and comes in as a new job with everything in it', async () => {
-    const file = (await api().get(`/api/jobs/${brackwater.id}/file`).expect(200)).body as JobFile;
+    const answer = await api().get(`/api/jobs/${brackwater.id}/file`).expect(200);
+    expect(answer.headers['content-disposition']).toContain('brackwater-sluice.kobran.json');
+    const file = answer.body as JobFile;
     expect(file.schema).toBe('kobran-job/1');
     const copy = (await api().post('/api/jobs/import').send(file).expect(201)).body as JobDocument;
     expect(copy.id).not.toBe(brackwater.id);

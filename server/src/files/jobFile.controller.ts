@@ -1,6 +1,7 @@
 import { JobFile, type JobDocument } from '@kobran/contract';
-import { Body, Controller, Get, Header, Inject, Param, ParseUUIDPipe, Post } from '@nestjs/common';
+import { Body, Controller, Get, Inject, Param, ParseUUIDPipe, Post, Res } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
+import type { Response } from 'express';
 import { schemaOf } from '../openapi.js';
 import { JobFileService } from './jobFile.service.js';
 
@@ -10,10 +11,14 @@ export class JobFileController {
   constructor(@Inject(JobFileService) private readonly files: JobFileService) {}
 
   @Get(':id/file')
-  @Header('Content-Disposition', 'attachment; filename="job.kobran.json"')
   @ApiOperation({ summary: 'The whole job as one JSON file' })
-  write(@Param('id', ParseUUIDPipe) id: string): Promise<JobFile> {
-    return this.files.write(id);
+  async write(
+    @Param('id', ParseUUIDPipe) id: string,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<JobFile> {
+    const file = await this.files.write(id);
+    response.attachment(`${slug(file.name)}.kobran.json`);
+    return file;
   }
 
   @Post('import')
@@ -23,3 +28,10 @@ export class JobFileController {
     return this.files.read(file);
   }
 }
+
+/** A file name every system takes: a–z, 0–9 and -. */
+const slug = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'job';

@@ -4,6 +4,7 @@ import { usePreferences } from '../preferences/Preferences.js';
 import { JointDrawing } from '../faces/FaceDrawing.js';
 import { SnagMark, snagColour } from '../shell/SnagMark.js';
 import { Axis } from './Axis.js';
+import { pieceTargets } from './pieceTargets.js';
 import { RULER_PAD, type RulerScale } from './scale.js';
 
 const STATION_GAP = 8;
@@ -44,6 +45,7 @@ export function LineDrawing({
   const spread = joints.length > 1 && rowWidth < inner ? (inner - rowWidth) / (joints.length - 1) : 0;
   const centre = (k: number): number =>
     RULER_PAD + k * (stationWidth + STATION_GAP + spread) + stationWidth / 2 - scrolled;
+  const targets = pieceTargets(pieces, scale);
   return (
     <div>
       <div className="relative" style={{ height: LEADERS_Y }}>
@@ -73,12 +75,12 @@ export function LineDrawing({
             <path d={`M${scale(cursorM)} 22V${LEADERS_Y}`} stroke="var(--copper)" strokeDasharray="2 3" />
           )}
         </svg>
-        {pieces.map((piece) => (
+        {targets.map((target, k) => (
           <PieceButton
-            key={piece.id}
-            piece={piece}
-            scale={scale}
-            pressed={piece.id === selected}
+            key={pieces[k].id}
+            piece={pieces[k]}
+            target={target}
+            pressed={pieces[k].id === selected}
             onSelect={onSelect}
           />
         ))}
@@ -179,22 +181,20 @@ function Leader({
 
 function PieceButton({
   piece,
-  scale,
+  target,
   pressed,
   onSelect,
 }: {
   piece: PieceSheet;
-  scale: RulerScale;
+  target: { left: number; width: number };
   pressed: boolean;
   onSelect: (id: string) => void;
 }): ReactNode {
   const { units } = usePreferences();
-  const [x, end] = [scale(piece.fromM), scale(piece.toM)];
-  const width = Math.max(end - x, 24);
   return (
     <button
       className="absolute rounded hover:bg-copper/10"
-      style={{ left: (x + end) / 2 - width / 2, top: CABLE_Y - 13, width, height: 26 }}
+      style={{ ...target, top: CABLE_Y - 13, height: 26 }}
       aria-pressed={pressed}
       aria-label={`${piece.name}, ${piece.what}, ${formatLength(piece.toM - piece.fromM, { system: units })}`}
       title={`${piece.name}, ${piece.what}`}

@@ -8,6 +8,7 @@ import { useChange, useJob, useJobs } from '../../api/queries.js';
 import { Message } from '../../shell/Message.js';
 import { TopBar } from '../../shell/TopBar.js';
 import { RunRow } from './RunRow.js';
+import { useDeletion } from './useDeletion.js';
 
 /** Jobs and their runs as small lines to scale, each with its worst snag and its next action. */
 export function Board(): ReactNode {
@@ -63,22 +64,13 @@ export function Board(): ReactNode {
 
 function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
   const { data } = useJob(job.id);
-  const remove = useChange(() => ask<void>('DELETE', `/api/jobs/${job.id}`));
-  const restore = useChange(() => ask<JobDocument>('POST', `/api/jobs/${job.id}/restore`));
+  const remove = useDeletion();
   const runs =
     data?.runs.filter(({ design }) =>
       `${design.name} ${job.name} ${design.radio.name} ${design.antenna.name}`
         .toLowerCase()
         .includes(search.trim().toLowerCase()),
     ) ?? [];
-  const deleteJob = (): void =>
-    remove.mutate(undefined, {
-      onSuccess: () =>
-        toast(`${job.name} deleted`, {
-          action: { label: 'Bring it back', onClick: () => restore.mutate(undefined) },
-        }),
-      onError: (error) => toast.error(said(error)),
-    });
   return (
     <section className="mt-5" aria-label={job.name}>
       <div className="flex flex-wrap items-baseline gap-x-3 border-b-2 border-ink pb-1">
@@ -86,7 +78,7 @@ function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
         <p className="flex-1 text-muted">{job.site}</p>
         <button
           className="text-sm text-muted underline underline-offset-4 hover:text-stop"
-          onClick={deleteJob}
+          onClick={() => remove('jobs', job.id, job.name)}
         >
           Delete job
         </button>

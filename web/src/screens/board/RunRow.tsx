@@ -2,15 +2,13 @@ import type { RunDocument } from '@kobran/contract';
 import { catalog, counted, evaluate, formatLength, type Practice, type Sheet } from '@kobran/core';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
-import { ask, said } from '../../api/client.js';
-import { useChange } from '../../api/queries.js';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { rulerScale } from '../../ruler/scale.js';
 import { useWidth } from '../../ruler/useWidth.js';
 import { useFacts } from '../../runs/FactsOutbox.js';
 import { SnagMark, snagColour } from '../../shell/SnagMark.js';
 import { StateMark } from '../../shell/StateMark.js';
+import { useDeletion } from './useDeletion.js';
 
 /** A run as a thin line to scale, with its worst snag, its stages and what to do next. */
 export function RunRow({ run, practice }: { run: RunDocument; practice: Practice }): ReactNode {
@@ -21,16 +19,7 @@ export function RunRow({ run, practice }: { run: RunDocument; practice: Practice
     [run.design, facts, practice],
   );
   const worst = sheet.snags.at(0);
-  const remove = useChange(() => ask<void>('DELETE', `/api/runs/${run.id}`));
-  const restore = useChange(() => ask<RunDocument>('POST', `/api/runs/${run.id}/restore`));
-  const deleteRun = (): void =>
-    remove.mutate(undefined, {
-      onSuccess: () =>
-        toast(`${run.design.name} deleted`, {
-          action: { label: 'Bring it back', onClick: () => restore.mutate(undefined) },
-        }),
-      onError: (error) => toast.error(said(error)),
-    });
+  const remove = useDeletion();
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-rule py-2.5 md:grid-cols-[minmax(0,1fr)_19rem]">
       <div className="min-w-0">
@@ -78,7 +67,7 @@ export function RunRow({ run, practice }: { run: RunDocument; practice: Practice
           <button
             className="shrink-0 text-sm text-muted underline underline-offset-4 hover:text-stop"
             aria-label={`Delete ${run.design.name}`}
-            onClick={deleteRun}
+            onClick={() => remove('runs', run.id, run.design.name)}
           >
             Delete
           </button>

@@ -54,7 +54,14 @@ function RunningCard({ card, end }: { card: Card; end: EndSheet }): ReactNode {
   const { step, index } = work;
   const [wrong, setWrong] = useState(false);
   const heading = useRef<HTMLHeadingElement>(null);
-  useEffect(() => heading.current?.focus(), [index]);
+  // A step which asks for a reading begins in its field; the others, and a reading once taken, at the title, where Space goes on.
+  useEffect(() => {
+    if (!step.reading) heading.current?.focus();
+  }, [index, step.reading]);
+  const read = (ohm: number): void => {
+    work.read(ohm);
+    heading.current?.focus();
+  };
   const repeat = (): void => say(spoken(step));
   useHotkeys('space', work.goOn, { preventDefault: true, enabled: !wrong });
   useHotkeys('b, backspace', work.goBack, { preventDefault: true, enabled: !wrong });
@@ -87,7 +94,7 @@ function RunningCard({ card, end }: { card: Card; end: EndSheet }): ReactNode {
       </h1>
       <p className="mt-1 text-lg md:text-[22px]">{step.how}</p>
       <div className="mt-4 grid flex-1 content-start gap-6 md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-        <Bench card={card} work={work} />
+        <Bench card={card} work={work} onRead={read} />
         <Advice card={card} work={work} />
       </div>
       <p role="status" className="mt-2 min-h-7 text-lg font-bold text-stop">
@@ -127,7 +134,15 @@ function RunningCard({ card, end }: { card: Card; end: EndSheet }): ReactNode {
 }
 
 /** What the eyes are on: the parts, the strip gauge, or the meter. */
-function Bench({ card, work }: { card: Card; work: CardInWork }): ReactNode {
+function Bench({
+  card,
+  work,
+  onRead,
+}: {
+  card: Card;
+  work: CardInWork;
+  onRead: (ohm: number) => void;
+}): ReactNode {
   const { step, progress, lengthM, last } = work;
   const [ref, width] = useWidth<HTMLDivElement>();
   return (
@@ -137,7 +152,7 @@ function Bench({ card, work }: { card: Card; work: CardInWork }): ReactNode {
           key={step.id}
           expectation={cardExpectation(step.reading, card.cable, lengthM)}
           value={progress.readings[step.id]}
-          onRead={work.read}
+          onRead={onRead}
         />
       ) : (
         <div ref={ref} className="rounded border border-rule bg-paper">

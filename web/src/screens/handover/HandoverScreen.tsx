@@ -33,11 +33,7 @@ export function HandoverScreen(): ReactNode {
             Waiting for the server before the file can be taken
           </p>
         ) : (
-          <a
-            className="button button-copper"
-            href={`/api/jobs/${jobId}/file`}
-            download={`${fileName(editor.design.name)}.kobran.json`}
-          >
+          <a className="button button-copper" href={`/api/jobs/${jobId}/file`} download>
             <Download size={18} aria-hidden /> Take the job along as a file
           </a>
         )}
@@ -78,12 +74,6 @@ export function HandoverScreen(): ReactNode {
     </StagePage>
   );
 }
-
-const fileName = (name: string): string =>
-  name
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '') || 'job';
 
 function Note(): ReactNode {
   const { writer } = useOpenRun();
