@@ -36,9 +36,10 @@ export type Abcd = Float64Array;
 export function writeAbcd(element: Element, frequencyHz: number, out: Abcd): void {
   switch (element.kind) {
     case 'line': {
-      const alphaL = attenuationNeper(element, frequencyHz) * element.lengthM;
+      const lossless = element.k1 === 0 && element.k2 === 0;
+      const alphaL = lossless ? 0 : attenuationNeper(element, frequencyHz) * element.lengthM;
       const betaL = phaseConstant(element.velocityFactor, frequencyHz) * element.lengthM;
-      const grow = Math.exp(alphaL);
+      const grow = lossless ? 1 : Math.exp(alphaL);
       const cosh = (grow + 1 / grow) / 2;
       const sinh = (grow - 1 / grow) / 2;
       const cos = Math.cos(betaL);
@@ -70,28 +71,24 @@ export function writeAbcd(element: Element, frequencyHz: number, out: Abcd): voi
 export const contactOhm = (dbPerSqrtGhz: number, frequencyHz: number): number =>
   100 * (10 ** ((dbPerSqrtGhz * Math.sqrt(frequencyHz / 1e9)) / 20) - 1);
 
-/** product = left · right, all 8-number ABCD matrices; `product` may be `left`. */
+/** product = left · right, all 8-number ABCD matrices; `product` may be `left` or `right`. */
 export function multiplyAbcd(left: Abcd, right: Abcd, product: Abcd): void {
-  const [ar, ai, br, bi, cr, ci, dr, di] = [
-    left[0],
-    left[1],
-    left[2],
-    left[3],
-    left[4],
-    left[5],
-    left[6],
-    left[7],
-  ];
-  const [er, ei, fr, fi, gr, gi, hr, hi] = [
-    right[0],
-    right[1],
-    right[2],
-    right[3],
-    right[4],
-    right[5],
-    right[6],
-    right[7],
-  ];
+  const ar = left[0];
+  const ai = left[1];
+  const br = left[2];
+  const bi = left[3];
+  const cr = left[4];
+  const ci = left[5];
+  const dr = left[6];
+  const di = left[7];
+  const er = right[0];
+  const ei = right[1];
+  const fr = right[2];
+  const fi = right[3];
+  const gr = right[4];
+  const gi = right[5];
+  const hr = right[6];
+  const hi = right[7];
   product[0] = ar * er - ai * ei + br * gr - bi * gi;
   product[1] = ar * ei + ai * er + br * gi + bi * gr;
   product[2] = ar * fr - ai * fi + br * hr - bi * hi;
@@ -100,4 +97,34 @@ export function multiplyAbcd(left: Abcd, right: Abcd, product: Abcd): void {
   product[5] = cr * ei + ci * er + dr * gi + di * gr;
   product[6] = cr * fr - ci * fi + dr * hr - di * hi;
   product[7] = cr * fi + ci * fr + dr * hi + di * hr;
+}
+
+const scratch = new Float64Array(8);
+
+/**
+ * total = total · element at one frequency. A series resistance and a shunt capacitance touch only two of the four
+ * entries, so they are not multiplied out: most elements of a run are contacts.
+ */
+export function appendElement(total: Abcd, element: Element, frequencyHz: number): void {
+  switch (element.kind) {
+    case 'line':
+      writeAbcd(element, frequencyHz, scratch);
+      return multiplyAbcd(total, scratch, total);
+    case 'contact': {
+      const ohm = contactOhm(element.dbPerSqrtGhz, frequencyHz);
+      total[2] += total[0] * ohm;
+      total[3] += total[1] * ohm;
+      total[6] += total[4] * ohm;
+      total[7] += total[5] * ohm;
+      return;
+    }
+    case 'shunt capacitance': {
+      const siemens = 2 * Math.PI * frequencyHz * element.farad;
+      total[0] -= total[3] * siemens;
+      total[1] += total[2] * siemens;
+      total[4] -= total[7] * siemens;
+      total[5] += total[6] * siemens;
+      return;
+    }
+  }
 }

@@ -1,4 +1,4 @@
-import { multiplyAbcd, writeAbcd, type Abcd, type Element } from './element.js';
+import { appendElement, type Abcd, type Element } from './element.js';
 
 /** A complex number as a pair. */
 export interface Complex {
@@ -24,11 +24,7 @@ export interface Response {
  */
 export function cascade(elements: readonly Element[], frequencyHz: number): Abcd {
   const total = new Float64Array([1, 0, 0, 0, 0, 0, 1, 0]);
-  const one = new Float64Array(8);
-  for (const element of elements) {
-    writeAbcd(element, frequencyHz, one);
-    multiplyAbcd(total, one, total);
-  }
+  for (const element of elements) appendElement(total, element, frequencyHz);
   return total;
 }
 
@@ -54,14 +50,10 @@ export function sweep(
     heatLossDb: new Float64Array(count),
   };
   const total = new Float64Array(8);
-  const one = new Float64Array(8);
   for (let k = 0; k < count; k++) {
     total.fill(0);
     total[0] = total[6] = 1;
-    for (const element of elements) {
-      writeAbcd(element, frequenciesHz[k], one);
-      multiplyAbcd(total, one, total);
-    }
+    for (const element of elements) appendElement(total, element, frequenciesHz[k]);
     terminate(total, load, referenceOhm, result, k);
   }
   return result;

@@ -142,16 +142,19 @@ interface EndLabelsProps {
   bottom: number;
 }
 
+/** Keeps a figure legible where the curve passes behind it. */
+const halo = { stroke: 'var(--panel)', strokeWidth: 4, paintOrder: 'stroke' };
+
 /** What the curve begins and ends with, written beside it. */
 function EndLabels({ x, y, values, format, bottom }: EndLabelsProps): ReactNode {
   const last = values.length - 1;
   const under = (k: number): number => Math.min(y(values[k]) + 16, bottom);
   return (
     <>
-      <text x={x(0) + 4} y={under(0)} fontSize={13} className="figures">
+      <text x={x(0) + 4} y={under(0)} fontSize={13} className="figures" {...halo}>
         {format(values[0])}
       </text>
-      <text x={x(last) - 4} y={under(last)} fontSize={13} textAnchor="end" className="figures">
+      <text x={x(last) - 4} y={under(last)} fontSize={13} textAnchor="end" className="figures" {...halo}>
         {format(values[last])}
       </text>
     </>

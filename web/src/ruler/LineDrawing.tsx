@@ -219,7 +219,7 @@ function Station({
     joint.mating.verdict === 'mates' ? (joint.snag === 'note' ? undefined : joint.snag) : joint.snag;
   return (
     <button
-      className={`block w-full rounded border-2 bg-paper text-left hover:border-copper ${selected ? 'border-copper' : level === 'stop' ? 'border-stop' : 'border-rule'}`}
+      className={`relative block w-full rounded border-2 bg-paper text-left hover:border-copper ${selected ? 'border-copper' : level === 'stop' ? 'border-stop' : 'border-rule'}`}
       aria-pressed={selected}
       data-joint={joint.id}
       onClick={() => onSelect(joint.id)}

@@ -1,0 +1,62 @@
+import { chromium } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { root } from './steps.mjs';
+
+/** Takes one current picture of each main view from the built application with its demo data. */
+
+const run = (n) => `/runs/7a0e1d00-0000-4000-8000-00000000a00${n}`;
+const card = ['Space', 'Space', 'Space', 'Space', 'Space', 'Space'];
+const views = [
+  { name: 'board', path: '/' },
+  { name: 'line', path: `${run(2)}/plan?at=main%3Eantenna` },
+  { name: 'line-dark', path: `${run(4)}/plan?at=radio%3Epigtail`, theme: 'dark' },
+  { name: 'line-phone', path: `${run(2)}/plan`, phone: true },
+  { name: 'new-run', path: '/jobs/7a0e1d00-0000-4000-8000-00000000b001/new' },
+  { name: 'make', path: `${run(1)}/make` },
+  { name: 'card', path: `${run(3)}/make/main.b`, keys: card },
+  { name: 'card-phone', path: `${run(3)}/make/main.b`, keys: card, phone: true },
+  { name: 'cut', path: `${run(5)}/cut` },
+  { name: 'prove', path: `${run(1)}/prove` },
+  { name: 'route', path: `${run(1)}/route` },
+  { name: 'bond', path: `${run(3)}/bond` },
+  { name: 'seal', path: `${run(1)}/seal` },
+  { name: 'handover', path: `${run(1)}/handover` },
+];
+
+const folder = mkdtempSync(join(tmpdir(), 'kobran-pictures-'));
+const server = spawn(process.execPath, ['server/dist/main.js'], {
+  cwd: root,
+  env: { ...process.env, PORT: '0', KOBRAN_DATA: folder, KOBRAN_DEMO: '1', KOBRAN_LOG: 'warn' },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+let address = '';
+for await (const chunk of server.stdout) {
+  address = /http:\S+/.exec(String(chunk))?.[0] ?? '';
+  if (address) break;
+}
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+for (const { name, path, theme = 'light', phone = false, keys = [] } of views) {
+  const page = await browser.newPage({
+    viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+  });
+  await page.addInitScript(
+    (to) => localStorage.setItem('kobran.preferences', JSON.stringify({ theme: to, name: 'Wenna' })),
+    theme,
+  );
+  await page.goto(`${address}${path}`);
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await page.waitForLoadState('networkidle');
+  for (const key of keys) await page.keyboard.press(key);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `${root}docs/screenshots/${name}.png` });
+  await page.close();
+}
+await browser.close();
+server.kill('SIGTERM');
+rmSync(folder, { recursive: true, force: true });
