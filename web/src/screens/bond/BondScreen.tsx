@@ -13,7 +13,7 @@ import { useWidth } from '../../ruler/useWidth.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { FigureText } from '../../shell/FigureText.js';
 import { Caution, StagePage } from '../../shell/StagePage.js';
-import { StageSnags } from '../../shell/StageSnags.js';
+import { SnagDetail } from '../../shell/SnagDetail.js';
 import { DoneButton } from '../../runs/DoneButton.js';
 
 /** The arrester of the run: which tube, does it pass direct current, and is it bonded. */
@@ -46,7 +46,11 @@ export function BondScreen(): ReactNode {
           )}
         </p>
       )}
-      <StageSnags snags={sheet.snags.filter(({ stage }) => stage === 'bond')} />
+      {sheet.snags
+        .filter(({ stage }) => stage === 'bond')
+        .map((snag) => (
+          <SnagDetail key={snag.id} snag={snag} />
+        ))}
       {fitted && (
         <>
           <EntryDrawing

@@ -13,6 +13,7 @@ import { useOpenRun } from '../../runs/RunContext.js';
 import { Schools } from '../../shell/Choice.js';
 import { FigureText } from '../../shell/FigureText.js';
 import { QuantityField } from '../../shell/QuantityField.js';
+import { Rows } from '../../shell/Rows.js';
 import { StagePage } from '../../shell/StagePage.js';
 import { StateMark } from '../../shell/StateMark.js';
 import { usePractice } from '../../runs/usePractice.js';
@@ -69,20 +70,13 @@ function Piece({ cut }: { cut: Cut }): ReactNode {
         )}
       </div>
       <div>
-        <dl>
-          {(
-            [
-              ['Off the reel', <FigureText key="cut" figure={cut.cut} className="text-lg font-bold" />],
-              ['Finished', <FigureText key="finished" figure={cut.finished} />],
-              ['Phase as drawn', <FigureText key="deg" figure={cut.degrees} />],
-            ] as const
-          ).map(([label, value]) => (
-            <div key={label} className="flex items-baseline justify-between border-b border-rule py-1">
-              <dt className="text-muted">{label}</dt>
-              <dd>{value}</dd>
-            </div>
-          ))}
-        </dl>
+        <Rows
+          rows={[
+            ['Off the reel', <FigureText key="cut" figure={cut.cut} className="text-lg font-bold" />],
+            ['Finished', <FigureText key="finished" figure={cut.finished} />],
+            ['Phase as drawn', <FigureText key="deg" figure={cut.degrees} />],
+          ]}
+        />
         <p className="mt-1 text-sm text-muted">Measured {cut.planes}.</p>
         <Target pieceId={cut.pieceId} />
         {!cut.done && (

@@ -1,8 +1,7 @@
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useOpenRun } from '../../runs/RunContext.js';
-import { SnagMark, snagColour } from '../../shell/SnagMark.js';
-import { Remedies } from '../../shell/SnagList.js';
+import { SnagDetail } from '../../shell/SnagDetail.js';
 import { JointInspector } from './JointInspector.js';
 import { PieceInspector } from './PieceInspector.js';
 import { AntennaInspector, RadioInspector } from './PortInspector.js';
@@ -36,21 +35,7 @@ export function Inspector({ selected, onClose }: { selected: string; onClose: ()
       </div>
       {joint && <JointInspector.Drawing joint={joint} />}
       {snags.map((snag) => (
-        <section key={snag.id} className="mt-3">
-          <h3 className={`flex items-start gap-2 font-bold ${snagColour[snag.level]}`}>
-            <span className="mt-1">
-              <SnagMark level={snag.level} />
-            </span>
-            <span>
-              <span className="sr-only">{snag.level}: </span>
-              {snag.what}
-            </span>
-          </h3>
-          <p className="mt-1">{snag.why}</p>
-          {snag.remedies.length > 0 && <p className="mt-2 mb-1 text-sm text-muted">Ways to mend it</p>}
-          <Remedies snag={snag} />
-          <p className="mt-1 text-sm text-muted">Source: {snag.source}</p>
-        </section>
+        <SnagDetail key={snag.id} snag={snag} />
       ))}
       {joint && <JointInspector.Facts joint={joint} />}
       {placed && piece && <PieceInspector placed={placed} piece={piece} onGone={onClose} />}

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { JointDrawing } from '../../faces/FaceDrawing.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { FigureText } from '../../shell/FigureText.js';
+import { Rows } from '../../shell/Rows.js';
 import { InsertMenu } from './InsertMenu.js';
 
 function Drawing({ joint }: { joint: JointSheet }): ReactNode {
@@ -39,14 +40,7 @@ function Facts({ joint }: { joint: JointSheet }): ReactNode {
     <section className="mt-4">
       <h3 className="text-sm text-muted">This joint</h3>
       {joint.mating.verdict === 'mates' && <p>{joint.mating.reason}</p>}
-      <dl className="mt-1">
-        {rows.map(([label, value]) => (
-          <div key={label} className="flex justify-between gap-3 border-b border-rule py-1">
-            <dt className="text-muted">{label}</dt>
-            <dd className="text-right">{value}</dd>
-          </div>
-        ))}
-      </dl>
+      <Rows rows={rows} />
       {wrap && (
         <p className="mt-2">
           <Link className="underline underline-offset-4" to={`/runs/${id}/seal`}>

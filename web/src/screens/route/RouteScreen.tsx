@@ -19,7 +19,7 @@ import { Choice } from '../../shell/Choice.js';
 import { FigureText } from '../../shell/FigureText.js';
 import { QuantityField } from '../../shell/QuantityField.js';
 import { StagePage } from '../../shell/StagePage.js';
-import { StageSnags } from '../../shell/StageSnags.js';
+import { SnagDetail } from '../../shell/SnagDetail.js';
 import { TextField } from '../../shell/TextField.js';
 import { DoneButton } from '../../runs/DoneButton.js';
 
@@ -78,7 +78,11 @@ export function RouteScreen(): ReactNode {
           </span>
         </p>
       )}
-      <StageSnags snags={sheet.snags.filter(({ stage }) => stage === 'route')} />
+      {sheet.snags
+        .filter(({ stage }) => stage === 'route')
+        .map((snag) => (
+          <SnagDetail key={snag.id} snag={snag} />
+        ))}
       <ol className="mt-4 divide-y divide-rule border-y border-rule">
         {legs.map((leg, k) => (
           <LegRow

@@ -4,6 +4,7 @@ import { usePreferences } from '../../preferences/Preferences.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { Schools } from '../../shell/Choice.js';
 import { FigureText } from '../../shell/FigureText.js';
+import { Rows } from '../../shell/Rows.js';
 import { StagePage } from '../../shell/StagePage.js';
 import { DoneButton } from '../../runs/DoneButton.js';
 import { usePractice } from '../../runs/usePractice.js';
@@ -66,24 +67,14 @@ function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
         </ol>
       </div>
       <div>
-        <dl>
-          {(
-            [
-              [
-                'Rubber to tear off',
-                <FigureText key="r" figure={wrap.rubber} className="text-lg font-bold" />,
-              ],
-              ['Vinyl over it', <FigureText key="v" figure={wrap.vinyl} />],
-              ['Wrapped length', <FigureText key="l" figure={wrap.length} />],
-              ['Finished diameter', <FigureText key="d" figure={wrap.finishedDiameter} />],
-            ] as const
-          ).map(([label, value]) => (
-            <div key={label} className="flex items-baseline justify-between border-b border-rule py-1">
-              <dt className="text-muted">{label}</dt>
-              <dd>{value}</dd>
-            </div>
-          ))}
-        </dl>
+        <Rows
+          rows={[
+            ['Rubber to tear off', <FigureText key="r" figure={wrap.rubber} className="text-lg font-bold" />],
+            ['Vinyl over it', <FigureText key="v" figure={wrap.vinyl} />],
+            ['Wrapped length', <FigureText key="l" figure={wrap.length} />],
+            ['Finished diameter', <FigureText key="d" figure={wrap.finishedDiameter} />],
+          ]}
+        />
         <ol className="mt-2 text-sm text-muted">
           {wrap.passes.map((pass, k) => (
             <li key={k}>

@@ -3,10 +3,10 @@ import type { ReactNode } from 'react';
 import { Remedies } from './SnagList.js';
 import { SnagMark, snagColour } from './SnagMark.js';
 
-/** What stands against this stage, with its remedies. */
-export function StageSnags({ snags }: { snags: readonly Snag[] }): ReactNode {
-  return snags.map((snag) => (
-    <section key={snag.id} className="mt-4 max-w-2xl">
+/** One snag in full: what, why, the ways to mend it and where it comes from. */
+export function SnagDetail({ snag }: { snag: Snag }): ReactNode {
+  return (
+    <section className="mt-4 max-w-2xl">
       <h2 className={`flex items-start gap-2 font-bold ${snagColour[snag.level]}`}>
         <span className="mt-1">
           <SnagMark level={snag.level} />
@@ -16,8 +16,10 @@ export function StageSnags({ snags }: { snags: readonly Snag[] }): ReactNode {
           {snag.what}
         </span>
       </h2>
-      <p className="mb-2">{snag.why}</p>
+      <p className="mt-1">{snag.why}</p>
+      {snag.remedies.length > 0 && <p className="mt-2 mb-1 text-sm text-muted">Ways to mend it</p>}
       <Remedies snag={snag} />
+      <p className="mt-1 text-sm text-muted">Source: {snag.source}</p>
     </section>
-  ));
+  );
 }
