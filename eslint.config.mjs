@@ -39,7 +39,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['server/**', 'core/src/run/**', 'contract/**'],
+    files: ['server/**', 'core/src/run/**', 'core/src/catalog/shop/**', 'contract/**'],
     // Nest and class-validator read parameter types at run time: a type-only import would erase them.
     rules: { '@typescript-eslint/consistent-type-imports': 'off' },
   },

@@ -1,71 +1,121 @@
-import { faceName, faceOf, type Face, type FaceCode } from './face.js';
-import { seriesById } from './series/index.js';
+import { faceName, faceOf, seriesOf, variantOf, type Face, type FaceCode } from './face.js';
+
+export const adapterForms = ['straight', 'right angle', 'saver', 'matching pad'] as const;
+export type AdapterForm = (typeof adapterForms)[number];
 
 /** A rigid piece with two faces. Lengths in mm. */
 export interface Adapter {
   id: string;
   name: string;
   faces: [FaceCode, FaceCode];
-  rightAngle: boolean;
+  form: AdapterForm;
   lengthMm: number;
   massG: number;
-  /** Electrical length between the two faces, mm of 50 ohm line. */
+  /** Electrical length between the two faces, mm of its own line in air. */
   electricalMm: number;
   maxFrequencyHz: number;
   source: string;
 }
 
-/** The adapters which installers carry: barrels, plug to plug, between series, polarity converters, right angles. */
-const common: [FaceCode, FaceCode, 'right angle'?][] = [
-  ['uhf-jack', 'uhf-jack'],
-  ['uhf-plug', 'uhf-plug'],
-  ['n-jack', 'n-jack'],
-  ['n-plug', 'n-plug'],
-  ['bnc-jack', 'bnc-jack'],
-  ['bnc-plug', 'bnc-plug'],
-  ['sma-jack', 'sma-jack'],
-  ['f-jack', 'f-jack'],
-  ['uhf-plug', 'bnc-jack'],
-  ['uhf-jack', 'bnc-plug'],
-  ['uhf-plug', 'n-jack'],
-  ['uhf-jack', 'n-plug'],
-  ['n-plug', 'bnc-jack'],
-  ['n-jack', 'bnc-plug'],
-  ['sma-plug', 'bnc-jack'],
-  ['sma-jack', 'bnc-plug'],
-  ['sma-jack', 'bnc-jack'],
-  ['sma-plug', 'n-jack'],
-  ['sma-jack', 'n-plug'],
-  ['sma-plug', 'uhf-jack'],
-  ['rp-sma-plug', 'sma-jack'],
-  ['rp-sma-jack', 'sma-plug'],
-  ['rp-sma-plug', 'n-jack'],
-  ['f-jack', 'bnc75-plug'],
-  ['f-plug', 'bnc75-jack'],
-  ['n-plug', 'n-jack', 'right angle'],
-  ['uhf-plug', 'uhf-jack', 'right angle'],
-  ['bnc-plug', 'bnc-jack', 'right angle'],
+/** A series, of one polarity and impedance, as adapters name it: `n`, `rp-sma`, `bnc75`. */
+type Family = string;
+
+/** Series which are joined to each other in all four pairs of bodies. */
+const between: [Family, Family[]][] = [
+  ['sma', ['n', 'bnc', 'tnc', 'uhf']],
+  ['uhf', ['n', 'bnc', 'tnc']],
+  ['n', ['tnc', 'bnc']],
+  ['tnc', ['bnc']],
+  ['7-16', ['n', '43-10']],
+  ['43-10', ['n']],
+  ['mini-uhf', ['uhf', 'n', 'bnc', 'tnc', 'sma']],
+  ['rp-sma', ['sma', 'n', 'bnc', 'tnc']],
+  ['rp-tnc', ['tnc', 'n', 'sma', 'rp-sma']],
+  ['fme', ['uhf', 'n', 'bnc', 'tnc', 'sma', 'mini-uhf']],
+  ['f', ['bnc75', 'bnc', 'n', 'sma', 'uhf', 'rca']],
+  ['rca', ['bnc', 'uhf']],
+];
+const bodies = ['plug', 'jack'] as const;
+
+/** Which families come as barrel (jack to jack) and plug to plug, as saver, and as right angle. */
+const gendered: Family[] = [
+  'uhf',
+  'mini-uhf',
+  'n',
+  'n75',
+  'bnc',
+  'bnc75',
+  'tnc',
+  'sma',
+  'rp-sma',
+  'rp-tnc',
+  'f',
+  '7-16',
+  '43-10',
+  'fme',
+  'rca',
+];
+const saved: Family[] = ['sma', 'rp-sma', 'n', 'bnc', 'tnc', 'uhf', '7-16'];
+const bent: Family[] = ['uhf', 'n', 'bnc', 'tnc', 'sma', 'rp-sma', 'f', '7-16'];
+const padded: Family[] = ['n', 'bnc'];
+
+type Row = [a: FaceCode, b: FaceCode, form: AdapterForm];
+
+const rows: Row[] = [
+  ...gendered.flatMap((family) =>
+    bodies.map((body): Row => [`${family}-${body}`, `${family}-${body}`, 'straight']),
+  ),
+  ...between.flatMap(([first, others]) =>
+    others.flatMap((other) =>
+      bodies.flatMap((a) => bodies.map((b): Row => [`${first}-${a}`, `${other}-${b}`, 'straight'])),
+    ),
+  ),
+  ['pair-jack', 'bnc-plug', 'straight'],
+  ['pair-jack', 'bnc-jack', 'straight'],
+  ['pair-jack', 'uhf-plug', 'straight'],
+  ...saved.map((family): Row => [`${family}-plug`, `${family}-jack`, 'saver']),
+  ...bent.map((family): Row => [`${family}-plug`, `${family}-jack`, 'right angle']),
+  ...padded.flatMap((family): Row[] => [
+    [`${family}75-plug`, `${family}-jack`, 'matching pad'],
+    [`${family}75-jack`, `${family}-plug`, 'matching pad'],
+  ]),
 ];
 
-const bodyLengthMm = ({ series, body }: Face): number =>
-  seriesById[series][body === 'plug' ? 'plugLengthMm' : 'jackLengthMm'];
-const topHz = ({ series, impedanceOhm }: Face): number =>
-  seriesById[series].variants.find((v) => v.impedanceOhm === impedanceOhm)?.maxFrequencyHz ?? 0;
+const bodyLengthMm = (face: Face): number =>
+  seriesOf(face)[face.body === 'plug' ? 'plugLengthMm' : 'jackLengthMm'];
 
-function adapter([a, b, bent]: (typeof common)[number]): Adapter {
+const suffix: Record<AdapterForm, string> = {
+  straight: '',
+  'right angle': '-angle',
+  saver: '-saver',
+  'matching pad': '-pad',
+};
+
+/** Share of its body's length which each form adds; a bent or padded body is longer. Nominal, from memory. */
+const stretch: Record<AdapterForm, number> = {
+  straight: 0.75,
+  'right angle': 0.8,
+  saver: 0.6,
+  'matching pad': 1,
+};
+
+function adapter([a, b, form]: Row): Adapter {
   const faces = [faceOf(a), faceOf(b)];
-  const lengthMm = Math.round(faces.reduce((sum, face) => sum + bodyLengthMm(face), 0) * 0.75);
+  const lengthMm = Math.round(faces.reduce((sum, face) => sum + bodyLengthMm(face), 0) * stretch[form]);
+  const outerMm = Math.max(...faces.map((face) => seriesOf(face).plugNutMm));
   return {
-    id: `${a}-to-${b}${bent ? '-angle' : ''}`,
-    name: `${faceName(faces[0])} to ${faceName(faces[1])}${bent ? ', right angle' : ''}`,
+    id: `${a}-to-${b}${suffix[form]}`,
+    name: `${faceName(faces[0])} to ${faceName(faces[1])}${form === 'straight' ? '' : `, ${form}`}`,
     faces: [a, b],
-    rightAngle: bent !== undefined,
+    form,
     lengthMm,
-    massG: Math.round(lengthMm * 0.9),
+    massG: Math.round(lengthMm * outerMm * 0.05),
     electricalMm: Math.round(lengthMm * 0.35),
-    maxFrequencyHz: Math.min(...faces.map(topHz)) * (bent ? 0.7 : 1),
+    maxFrequencyHz:
+      Math.min(...faces.map((face) => variantOf(face).maxFrequencyHz)) * (form === 'right angle' ? 0.7 : 1),
     source: 'nominal, from memory; lengths from the series’ bodies',
   };
 }
 
-export const adapters: Adapter[] = common.map(adapter);
+/** The adapters of the trade: barrels, between series, polarity converters, savers, right angles, matching pads. */
+export const adapters: Adapter[] = rows.map(adapter);

@@ -1,4 +1,4 @@
-import type { FaceCode } from './face.js';
+import { faceName, faceOf, type FaceCode } from './face.js';
 
 /** A coaxial surge arrester. */
 export interface Arrester {
@@ -9,6 +9,8 @@ export interface Arrester {
   faces: [FaceCode, FaceCode];
   symmetrical: boolean;
   passesDc: boolean;
+  /** Does it join pin and shell for direct current? An ohm-meter then reads a short, and should. */
+  groundsDc: boolean;
   tubeChangeable: boolean;
   lowHz: number;
   highHz: number;
@@ -20,58 +22,89 @@ export interface Arrester {
   source: string;
 }
 
-const fromMemory = 'nominal of its kind, from memory';
+type Nominal = Pick<Arrester, 'id' | 'kind' | 'lowHz' | 'highHz' | 'capacitanceF'> & {
+  face: FaceCode;
+  note?: string;
+};
 
-export const arresters: Arrester[] = [
-  {
-    id: 'gas-n',
-    name: 'Gas-tube arrester, N jack to N jack',
-    kind: 'gas tube',
-    faces: ['n-jack', 'n-jack'],
-    symmetrical: true,
-    passesDc: true,
-    tubeChangeable: true,
-    lowHz: 0,
-    highHz: 2.5e9,
-    insertionLossDb: 0.1,
-    capacitanceF: 0.3e-12,
-    lengthMm: 62,
-    studThread: '1/4-20',
-    source: fromMemory,
-  },
-  {
-    id: 'gas-uhf',
-    name: 'Gas-tube arrester, UHF jack to UHF jack',
-    kind: 'gas tube',
-    faces: ['uhf-jack', 'uhf-jack'],
-    symmetrical: true,
-    passesDc: true,
-    tubeChangeable: true,
-    lowHz: 0,
-    highHz: 500e6,
-    insertionLossDb: 0.1,
-    capacitanceF: 0.8e-12,
-    lengthMm: 64,
-    studThread: '1/4-20',
-    source: fromMemory,
-  },
+const nominal: Nominal[] = [
+  { id: 'gas-n', kind: 'gas tube', face: 'n-jack', lowHz: 0, highHz: 2.5e9, capacitanceF: 0.3e-12 },
+  { id: 'gas-uhf', kind: 'gas tube', face: 'uhf-jack', lowHz: 0, highHz: 500e6, capacitanceF: 0.8e-12 },
+  { id: 'gas-bnc', kind: 'gas tube', face: 'bnc-jack', lowHz: 0, highHz: 2e9, capacitanceF: 0.3e-12 },
+  { id: 'gas-tnc', kind: 'gas tube', face: 'tnc-jack', lowHz: 0, highHz: 2.5e9, capacitanceF: 0.3e-12 },
+  { id: 'gas-f', kind: 'gas tube', face: 'f-jack', lowHz: 0, highHz: 2e9, capacitanceF: 0.3e-12 },
+  { id: 'gas-716', kind: 'gas tube', face: '7-16-jack', lowHz: 0, highHz: 2.5e9, capacitanceF: 0.3e-12 },
   {
     id: 'blocked-n',
-    name: 'DC-blocked arrester, N jack to N jack',
     kind: 'dc-blocked gas tube',
-    faces: ['n-jack', 'n-jack'],
-    symmetrical: false,
-    passesDc: false,
-    tubeChangeable: true,
+    face: 'n-jack',
     lowHz: 100e6,
     highHz: 1e9,
-    insertionLossDb: 0.15,
     capacitanceF: 0.3e-12,
-    lengthMm: 70,
-    studThread: '1/4-20',
-    source: fromMemory,
+  },
+  {
+    id: 'blocked-uhf',
+    kind: 'dc-blocked gas tube',
+    face: 'uhf-jack',
+    lowHz: 1.5e6,
+    highHz: 200e6,
+    capacitanceF: 0.8e-12,
+  },
+  {
+    id: 'stub-vhf',
+    kind: 'quarter-wave stub',
+    face: 'n-jack',
+    lowHz: 138e6,
+    highHz: 174e6,
+    capacitanceF: 0,
+    note: 'for 138 to 174 MHz',
+  },
+  {
+    id: 'stub-uhf',
+    kind: 'quarter-wave stub',
+    face: 'n-jack',
+    lowHz: 400e6,
+    highHz: 480e6,
+    capacitanceF: 0,
+    note: 'for 400 to 480 MHz',
+  },
+  {
+    id: 'stub-900',
+    kind: 'quarter-wave stub',
+    face: 'n-jack',
+    lowHz: 820e6,
+    highHz: 960e6,
+    capacitanceF: 0,
+    note: 'for 820 to 960 MHz',
   },
 ];
+
+const said: Record<Arrester['kind'], string> = {
+  'gas tube': 'Gas-tube arrester',
+  'dc-blocked gas tube': 'DC-blocked arrester',
+  'quarter-wave stub': 'Quarter-wave stub arrester',
+};
+
+function arrester({ face, note, ...own }: Nominal): Arrester {
+  const name = faceName(faceOf(face));
+  const stub = own.kind === 'quarter-wave stub';
+  const blocked = own.kind === 'dc-blocked gas tube';
+  return {
+    ...own,
+    name: `${said[own.kind]}, ${name} to ${name}${note ? `, ${note}` : ''}`,
+    faces: [face, face],
+    symmetrical: !blocked,
+    passesDc: own.kind === 'gas tube',
+    groundsDc: stub,
+    tubeChangeable: !stub,
+    insertionLossDb: blocked ? 0.15 : 0.1,
+    lengthMm: blocked ? 70 : face === 'uhf-jack' ? 64 : face === '7-16-jack' ? 90 : 62,
+    studThread: '1/4-20',
+    source: 'nominal of its kind, from memory',
+  };
+}
+
+export const arresters: Arrester[] = nominal.map(arrester);
 
 /** Gas tubes in common use, nominal DC sparkover in volts; tolerance 20 %. IEC 61643-311 and ITU-T K.12, from memory. */
 export const gasTubeVolts = [90, 150, 230, 350, 470, 600, 1000];

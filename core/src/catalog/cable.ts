@@ -27,9 +27,19 @@ export interface Cable {
   maxJacketC: number;
   innerOhmPerKm: number;
   outerOhmPerKm: number;
+  /** Price per metre in the shop’s own money, where it is known. */
+  costPerM?: number;
   source: string;
 }
 
-/** Outer diameter over the braid, mm: the braid adds about 0.7 mm (one braid) or 1.2 mm (two). Common practice. */
-export const braidMm = (cable: Cable): number =>
-  cable.dielectricMm + (cable.shieldKind === 'two braids' ? 1.2 : 0.7);
+/** What a shield adds to the diameter, mm. Common practice; a corrugated tube by its crests. */
+const shieldAddsMm: Record<Cable['shieldKind'], number> = {
+  braid: 0.7,
+  'two braids': 1.2,
+  'foil and braid': 0.7,
+  tube: 1.6,
+};
+
+/** Outer diameter over the shield, mm. */
+export const braidMm = (cable: Pick<Cable, 'dielectricMm' | 'shieldKind'>): number =>
+  cable.dielectricMm + shieldAddsMm[cable.shieldKind];

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../quantity/result.js';
-import { seriesById, type SeriesId } from './series/index.js';
+import { seriesById, type Series, type SeriesId, type SeriesVariant } from './series/index.js';
 
 export type Body = 'plug' | 'jack';
 export type Contact = 'pin' | 'socket';
@@ -9,33 +9,50 @@ export interface Face {
   series: SeriesId;
   body: Body;
   contact: Contact;
-  /** 50 or 75; the UHF series has no defined impedance. */
+  /** 50 or 75; some series have no defined impedance. */
   impedanceOhm: 50 | 75 | null;
+  /** An old make with a pin thinner than the standard’s. */
+  thinPin?: true;
 }
 
-/** `n-plug`, `rp-sma-jack`, `n75-jack`, `uhf-plug`: short, stable, used in documents and on the command line. */
+/** `n-plug`, `rp-sma-jack`, `n75-jack`, `bnc75thin-plug`: short, stable, used in documents and on the command line. */
 export type FaceCode = string;
 
 /** Standard polarity: the plug has the pin. Reverse polarity swaps the contact only. */
 export const isReverse = (face: Face): boolean => (face.body === 'plug') !== (face.contact === 'pin');
 
-const defaultImpedance = (series: SeriesId): 50 | 75 | null => seriesById[series].variants[0].impedanceOhm;
+/** The series of a face: its dimensions and limits. */
+export const seriesOf = (face: Face): Series => seriesById[face.series];
+
+const isVariant = (face: Pick<Face, 'impedanceOhm' | 'thinPin'>, variant: SeriesVariant): boolean =>
+  variant.impedanceOhm === face.impedanceOhm && variant.thinPin === face.thinPin;
+
+/** What differs between the impedances of a series: pin and top frequency of this face. */
+export function variantOf(face: Face): SeriesVariant {
+  const { variants } = seriesOf(face);
+  return variants.find((variant) => isVariant(face, variant)) ?? variants[0];
+}
 
 /** The code of a face. */
 export function faceCode(face: Face): FaceCode {
-  const ohms = face.impedanceOhm === defaultImpedance(face.series) ? '' : String(face.impedanceOhm);
+  const usual = isVariant(face, seriesOf(face).variants[0]);
+  const ohms = usual ? '' : `${face.impedanceOhm ?? ''}${face.thinPin ? 'thin' : ''}`;
   return `${isReverse(face) ? 'rp-' : ''}${face.series}${ohms}-${face.body}`;
 }
 
 const allFaces: Map<FaceCode, Face> = new Map();
 for (const series of Object.values(seriesById)) {
-  for (const { impedanceOhm } of series.variants) {
+  for (const [k, { impedanceOhm, thinPin }] of series.variants.entries()) {
     for (const body of ['plug', 'jack'] as const) {
-      for (const reverse of series.reverseExists && impedanceOhm === defaultImpedance(series.id)
-        ? [false, true]
-        : [false]) {
+      for (const reverse of series.reverseExists && k === 0 ? [false, true] : [false]) {
         const contact: Contact = (body === 'plug') !== reverse ? 'pin' : 'socket';
-        const face: Face = { series: series.id, body, contact, impedanceOhm };
+        const face: Face = {
+          series: series.id,
+          body,
+          contact,
+          impedanceOhm,
+          ...(thinPin ? { thinPin } : {}),
+        };
         allFaces.set(faceCode(face), face);
       }
     }
@@ -52,33 +69,51 @@ export function faceOf(code: FaceCode): Face {
   return face;
 }
 
-/** The face as the trade says it: `RP-SMA plug`, `N 75 jack`, `PL-259 (UHF plug)` is said `UHF plug`. */
+/** The face as the trade says it: `RP-SMA plug`, `N 75 jack`, `UHF plug`. */
 export function faceName(face: Face): string {
-  const { name, variants } = seriesById[face.series];
-  const ohms =
-    variants.length > 1 && face.impedanceOhm !== variants[0].impedanceOhm ? ` ${face.impedanceOhm}` : '';
-  return `${isReverse(face) ? 'RP-' : ''}${name}${ohms} ${face.body}`;
+  const { name, variants, bodyNames } = seriesOf(face);
+  const ohms = isVariant(face, variants[0]) ? '' : ` ${face.impedanceOhm}${face.thinPin ? ' thin-pin' : ''}`;
+  return `${isReverse(face) ? 'RP-' : ''}${name}${ohms} ${bodyNames?.[face.body] ?? face.body}`;
 }
 
 /** Body and contact both said, since “male” and “female” are ambiguous for reverse types. */
-export const faceInFull = (face: Face): string => `${faceName(face)}, ${face.contact}`;
+export const faceInFull = (face: Face): string =>
+  face.series === 'pair' ? faceName(face) : `${faceName(face)}, ${face.contact}`;
 
-const aliases: Record<string, FaceCode> = { 'pl-259': 'uhf-plug', 'so-239': 'uhf-jack' };
+const aliases: Record<string, FaceCode> = {
+  'pl-259': 'uhf-plug',
+  'so-239': 'uhf-jack',
+  phono: 'rca-plug',
+  'phono-plug': 'rca-plug',
+  'phono-jack': 'rca-jack',
+};
+
+/** Words folded to one spelling: lower case, one hyphen between words, no 50. */
+const folded = (text: string): string =>
+  text
+    .trim()
+    .toLowerCase()
+    .replace(/7[/\s]16(?=\W)/, '7-16')
+    .replace(/4\.3-10/, '43-10')
+    .replace(/[\s,]+/g, '-')
+    .replace(/-(50|75)-/, '$1-')
+    .replace(/(?<=[a-z])50-/, '-')
+    .replace(/75-?thin(-pin)?/, '75thin')
+    .replace(/--/g, '-')
+    .replace(/-(pin|socket)$/, '');
+
+const bySpelling: ReadonlyMap<string, Face> = new Map(
+  [...faces.values()].map((face) => [folded(faceName(face)), face]),
+);
 
 /**
- * Reads a face from words: `RP-SMA jack`, `n plug`, `N 75 jack`, `PL-259`, `rp-sma-jack`.
+ * Reads a face from words: `RP-SMA jack`, `n plug`, `N 75 jack`, `PL-259`, `rp-sma-jack`, `7/16 plug`.
  *
  * @example parseFace('PL-259') // the UHF plug
  */
 export function parseFace(text: string): Result<Face> {
-  const key = text
-    .trim()
-    .toLowerCase()
-    .replace(/\s+/g, '-')
-    .replace(/-(50|75)-/, '$1-')
-    .replace(/50-/, '-')
-    .replace(/--/g, '-');
-  const face = faces.get(aliases[key] ?? key);
+  const key = folded(text);
+  const face = faces.get(aliases[key] ?? key) ?? bySpelling.get(key);
   if (face) return ok(face);
   return fail(
     'face.unknown',

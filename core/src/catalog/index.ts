@@ -4,6 +4,7 @@ import type { Cable } from './cable.js';
 import { cables } from './cables.js';
 import type { Part } from './part.js';
 import { parts } from './parts/index.js';
+import type { Port, Stock } from './shop/index.js';
 
 /** Everything a design may name, by id. */
 export interface Catalog {
@@ -11,6 +12,10 @@ export interface Catalog {
   parts: ReadonlyMap<string, Part>;
   adapters: ReadonlyMap<string, Adapter>;
   arresters: ReadonlyMap<string, Arrester>;
+  /** Ports somebody owns; the shipped catalogue has none. */
+  ports: ReadonlyMap<string, Port>;
+  /** Adapters on the shelf. */
+  stock: ReadonlyMap<string, Stock>;
 }
 
 const byId = <T extends { id: string }>(items: T[]): ReadonlyMap<string, T> =>
@@ -22,6 +27,8 @@ export const catalog: Catalog = {
   parts: byId(parts),
   adapters: byId(adapters),
   arresters: byId(arresters),
+  ports: new Map(),
+  stock: new Map(),
 };
 
 /** Takes an entry a checked design names; a missing one is a bug, since documents are checked on the way in. */
@@ -32,13 +39,25 @@ export function entry<T>(shelf: ReadonlyMap<string, T>, id: string): T {
 }
 
 export { braidMm, type Cable } from './cable.js';
-export { faceCode, faceInFull, faceName, faceOf, faces, isReverse, parseFace } from './face.js';
+export {
+  faceCode,
+  faceInFull,
+  faceName,
+  faceOf,
+  faces,
+  isReverse,
+  parseFace,
+  seriesOf,
+  variantOf,
+} from './face.js';
 export type { Body, Contact, Face, FaceCode } from './face.js';
 export { seriesById } from './series/index.js';
 export type { Series, SeriesId, SeriesVariant } from './series/index.js';
-export type { Part, PinBore, Style, TrainItem } from './part.js';
-export { hexDiesMm } from './parts/derive.js';
-export type { Adapter } from './adapters.js';
+export { styleIds } from './part.js';
+export type { Part, PartDimensions, PinBore, Style, TrainItem } from './part.js';
+export { hexDiesMm, partOf, styleById } from './parts/index.js';
+export { adapterForms, type Adapter, type AdapterForm } from './adapters.js';
 export { GAS_TUBE_TOLERANCE, gasTubeVolts } from './arresters.js';
 export type { Arrester } from './arresters.js';
 export { tapes, type Tape } from './tapes.js';
+export * from './shop/index.js';

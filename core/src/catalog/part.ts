@@ -1,6 +1,21 @@
 import type { FaceCode } from './face.js';
 
-export type Style = 'crimp' | 'gland' | 'compression';
+/** How a connector takes hold of the cable. */
+export const styleIds = [
+  'crimp',
+  'solder',
+  'screw-on',
+  'reducer',
+  'washers',
+  'gland',
+  'compression',
+  'piercing',
+  'side-entry',
+  'right angle',
+  'bulkhead',
+  'pigtail',
+] as const;
+export type Style = (typeof styleIds)[number];
 
 /** A centre pin or tip bore: which conductor it was made for, and how deep it takes it. Lengths in mm. */
 export interface PinBore {
@@ -10,39 +25,47 @@ export interface PinBore {
 }
 
 /**
- * A cable connector with the inner dimensions from which fit and strip lengths follow. All in mm.
+ * A cable connector by the inner dimensions from which fit and strip lengths follow. All in mm; null where the style has none.
  * Along the axis, from the cable: jacket edge | neck | seat | centre | reference plane.
  */
-export interface Part {
+export interface PartDimensions {
   id: string;
   name: string;
   face: FaceCode;
   style: Style;
   /** Bores of the pins in the bag; the first is the usual one. */
-  pins: [PinBore, ...PinBore[]];
-  /** Bore that takes the dielectric. */
-  bodyBoreMm: number;
+  pins: PinBore[];
+  /** Bore that takes the dielectric (of a part soldered through its holes: the braid). */
+  bodyBoreMm: number | null;
   /** From the neck's mouth (or the hat's face) to where the dielectric stops. */
   seatMm: number;
-  /** The stem which goes under the braid: length and outer diameter; a gland part's top-hat. */
+  /** The braid this end leaves bare: length of the stem under it; of a gland part, the top-hat. */
   neckMm: number;
-  neckOuterMm: number;
-  /** Over the jacket: ferrule or gland bore, and its length. */
-  ferruleBoreMm: number;
-  ferruleMm: number;
-  /** Across flats of the crimp die for the ferrule; none for clamped styles. */
+  /** Outer diameter of what goes under the braid. */
+  neckOuterMm: number | null;
+  /** What goes over the jacket (ferrule, gland, reducer, thread): its bore and length. */
+  gripBoreMm: number | null;
+  gripMm: number;
+  /** Braid turned back over the jacket or the reducer’s nose. */
+  foldBackMm: number;
+  /** Across flats of the crimp die for the ferrule; none for other styles. */
   hexMm: number | null;
   /** From the jacket's edge to the reference plane (shell front; the tip of a UHF plug). */
   jacketToPlaneMm: number;
-  referencePlane: string;
   /** Left proud of the plane and trimmed flush afterwards (UHF tip). */
   proudMm: number;
   /** Electrical length this end adds to the assembly, mm of its own line. */
   electricalMm: number;
-  /** Slides on to the cable first to last. */
-  train: TrainItem[];
   minutes: number;
   source: string;
+}
+
+/** A part with what follows from its dimensions. */
+export interface Part extends PartDimensions {
+  pins: [PinBore, ...PinBore[]];
+  referencePlane: string;
+  /** Slides on to the cable first to last. */
+  train: TrainItem[];
 }
 
 /** One loose piece of a connector, in the order in which it slides on to the cable. */

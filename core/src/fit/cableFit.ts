@@ -1,6 +1,6 @@
-import { braidMm, type Cable, type Part, type PinBore } from '../catalog/index.js';
+import { braidMm, styleById, type Cable, type Part, type PinBore, type Style } from '../catalog/index.js';
 
-export type FitVerdict = 'fits' | 'tight' | 'loose' | 'wrong pin';
+export type FitVerdict = 'fits' | 'tight' | 'loose' | 'wrong pin' | 'wrong die';
 
 /** One dimension of a part over the cable's, with the play between them in mm. */
 export interface Gap {
@@ -20,23 +20,73 @@ export interface CableFit {
   reason: string;
 }
 
-/** Smallest and largest play in mm which a hand still calls a fit. Common practice, no source. */
-const play = {
-  pin: [0.02, 0.35],
-  dielectric: [-0.05, 0.6],
-  braid: [-0.15, 1.2],
-  jacket: [0, 0.9],
-} as const;
+/** Smallest and largest play in mm. */
+type Play = readonly [least: number, most: number];
 
-function gap(what: string, partMm: number, cableMm: number, [least, most]: readonly [number, number]): Gap {
+/** Play which a hand still calls a fit. Common practice, no source. */
+const PIN: Play = [0.02, 0.35];
+/** A tip or cup filled with solder forgives a thin conductor. */
+const FILLED: Play = [0.02, 2.5];
+const DIELECTRIC: Play = [-0.05, 0.6];
+const NECK: Play = [-0.15, 1.2];
+const OVER_JACKET: Play = [0, 0.9];
+/** The thread bites into the folded braid. */
+const BITES: Play = [-0.9, 0.1];
+/** A ferrule is closed by a hex a little larger than its bore. */
+const DIE: Play = [-0.3, 1];
+
+/** What of a style lies over what of the cable. */
+interface StylePlay {
+  pin: Play | null;
+  bodyBore?: { over: 'dielectric' | 'braid'; play: Play };
+  neck?: Play;
+  grip?: { over: 'jacket' | 'folded braid'; play: Play };
+}
+
+const ferruled: StylePlay = {
+  pin: PIN,
+  bodyBore: { over: 'dielectric', play: DIELECTRIC },
+  neck: NECK,
+  grip: { over: 'jacket', play: OVER_JACKET },
+};
+
+const plays: Record<Style, StylePlay> = {
+  crimp: ferruled,
+  gland: ferruled,
+  'side-entry': { ...ferruled, pin: FILLED },
+  'right angle': { ...ferruled, pin: FILLED },
+  solder: {
+    pin: FILLED,
+    bodyBore: { over: 'braid', play: [0, 1.2] },
+    grip: { over: 'jacket', play: [0, 1.8] },
+  },
+  'screw-on': {
+    pin: FILLED,
+    bodyBore: { over: 'dielectric', play: [-0.05, 1.2] },
+    grip: { over: 'folded braid', play: BITES },
+  },
+  reducer: { pin: FILLED, grip: { over: 'jacket', play: OVER_JACKET } },
+  washers: { pin: FILLED, grip: { over: 'jacket', play: OVER_JACKET } },
+  // The conductor itself is the pin: thick enough to hold in the jack, thin enough to enter it.
+  compression: {
+    pin: [-0.3, 0.6],
+    bodyBore: { over: 'dielectric', play: DIELECTRIC },
+    grip: { over: 'jacket', play: [0.6, 2.2] },
+  },
+  piercing: { pin: [0.02, 0.6], grip: { over: 'jacket', play: OVER_JACKET } },
+  bulkhead: { pin: FILLED },
+  pigtail: { pin: null },
+};
+
+function gap(what: string, partMm: number, cableMm: number, [least, most]: Play): Gap {
   const gapMm = Math.round((partMm - cableMm) * 100) / 100;
   const verdict = gapMm < least ? 'tight' : gapMm > most ? 'loose' : 'fits';
   return { what, partMm, cableMm, gapMm, verdict };
 }
 
 /** The pin whose bore is the smallest that still takes the conductor, of the right kind when the bag has both. */
-function choosePin(part: Part, cable: Cable): PinBore {
-  const takes = part.pins.filter((pin) => pin.boreMm - cable.centreMm >= play.pin[0]);
+function choosePin(part: Part, cable: Cable, [least]: Play): PinBore {
+  const takes = part.pins.filter((pin) => pin.boreMm - cable.centreMm >= least);
   const kind = takes.filter((pin) => pin.made === 'either' || pin.made === cable.centreKind);
   return [...kind, ...takes].sort((x, y) => x.boreMm - y.boreMm)[0] ?? part.pins[0];
 }
@@ -48,27 +98,80 @@ function choosePin(part: Part, cable: Cable): PinBore {
  * @example fitCable(part('uhf-plug-crimp-5mm'), cable('rg213')).verdict // 'tight'
  */
 export function fitCable(part: Part, cable: Cable): CableFit {
-  const pin = choosePin(part, cable);
-  const centre = gap(
-    'pin bore over the centre conductor',
-    pin.boreMm,
-    cable.centreMm,
-    part.style === 'compression' ? [-1, 1] : play.pin,
-  );
-  const gaps: Gap[] = [
-    { ...centre, verdict: centre.verdict === 'fits' ? 'fits' : 'wrong pin' },
-    gap('body bore over the dielectric', part.bodyBoreMm, cable.dielectricMm, play.dielectric),
-    gap('braid over the neck', part.neckOuterMm, cable.dielectricMm, play.braid),
-    gap(
-      `${part.style === 'crimp' ? 'ferrule' : 'gland'} over the jacket`,
-      part.ferruleBoreMm,
-      Math.max(cable.jacketMm, braidMm(cable)),
-      play.jacket,
-    ),
-  ];
+  const play = plays[part.style];
+  const pin = choosePin(part, cable, play.pin ?? PIN);
+  const gaps = gapsOf(part, cable, pin, play);
   const bad = gaps.filter((g) => g.verdict !== 'fits');
-  const worst = bad.sort((x, y) => Math.abs(y.gapMm) - Math.abs(x.gapMm))[0];
-  if (!worst) return { verdict: 'fits', gaps, pin, reason: 'Every bore has its working clearance.' };
-  const reason = `${worst.what}: ${worst.partMm} mm on ${worst.cableMm} mm, ${Math.abs(worst.gapMm)} mm ${worst.gapMm < 0 ? 'too small' : 'of play'}.`;
-  return { verdict: worst.verdict, gaps, pin, reason };
+  const worst = bad.sort((x, y) => Math.abs(y.gapMm) - Math.abs(x.gapMm)).at(0);
+  if (!worst) {
+    const reason =
+      gaps.length > 0 ? 'Every bore has its working clearance.' : 'Nothing has to pass over this cable.';
+    return { verdict: 'fits', gaps, pin, reason };
+  }
+  return { verdict: worst.verdict, gaps, pin, reason: reasonOf(worst, cable) };
+}
+
+function gapsOf(part: Part, cable: Cable, pin: PinBore, play: StylePlay): Gap[] {
+  const gaps: Gap[] = [];
+  if (play.pin) {
+    const centre = gap('pin bore over the centre conductor', pin.boreMm, cable.centreMm, play.pin);
+    const unsuited = part.style === 'piercing' && cable.centreKind === 'solid';
+    gaps.push({ ...centre, verdict: centre.verdict === 'fits' && !unsuited ? 'fits' : 'wrong pin' });
+  }
+  if (play.bodyBore && part.bodyBoreMm !== null) {
+    const { over, play: bore } = play.bodyBore;
+    const under = over === 'dielectric' ? cable.dielectricMm : braidMm(cable);
+    gaps.push(gap(`body bore over the ${over}`, part.bodyBoreMm, under, bore));
+  }
+  if (play.neck && part.neckOuterMm !== null)
+    gaps.push(gap('braid over the neck', part.neckOuterMm, cable.dielectricMm, play.neck));
+  if (play.grip && part.gripBoreMm !== null) {
+    const folded = cable.jacketMm + braidMm(cable) - cable.dielectricMm;
+    const under = play.grip.over === 'jacket' ? Math.max(cable.jacketMm, braidMm(cable)) : folded;
+    gaps.push(
+      gap(
+        `${styleById[part.style].grip} over the ${play.grip.over}`,
+        part.gripBoreMm,
+        round(under),
+        play.grip.play,
+      ),
+    );
+  }
+  if (part.hexMm !== null && part.gripBoreMm !== null) {
+    const die = gap('hex die over the ferrule’s bore', part.hexMm, part.gripBoreMm, DIE);
+    gaps.push({ ...die, verdict: die.verdict === 'fits' ? 'fits' : 'wrong die' });
+  }
+  return gaps;
+}
+
+const round = (mm: number): number => Math.round(mm * 100) / 100;
+
+function reasonOf({ what, partMm, cableMm, gapMm, verdict }: Gap, cable: Cable): string {
+  if (verdict === 'wrong pin' && gapMm >= 0.02 && gapMm <= 0.6 && cable.centreKind === 'solid')
+    return `the spike needs a stranded centre to enter; ${cable.name} has a solid ${cable.centreMm} mm one.`;
+  return `${what}: ${partMm} mm on ${cableMm} mm, ${Math.abs(gapMm)} mm ${gapMm < 0 ? 'too small' : 'of play'}.`;
+}
+
+/** What a shop reaches for first; a gland seals best where weather reaches. Common practice, no source. */
+const preference: Record<Style, number> = {
+  compression: 0,
+  crimp: 1,
+  gland: 2,
+  solder: 3,
+  'screw-on': 4,
+  reducer: 5,
+  washers: 6,
+  'side-entry': 7,
+  'right angle': 8,
+  bulkhead: 9,
+  piercing: 10,
+  pigtail: 11,
+};
+
+/** Parts which fit a cable, the usual choice first. */
+export function partsFor(cable: Cable, parts: Iterable<Part>, exposed = false): Part[] {
+  const rank = ({ style }: Part): number => (exposed && style === 'gland' ? 0.5 : preference[style]);
+  return [...parts]
+    .filter((part) => fitCable(part, cable).verdict === 'fits')
+    .sort((x, y) => rank(x) - rank(y) || x.minutes - y.minutes);
 }

@@ -1,3 +1,12 @@
-export { adapterChains, type TurnedAdapter } from './chains.js';
-export { fitCable, type CableFit, type FitVerdict, type Gap } from './cableFit.js';
-export { mate, type Mating, type Verdict } from './mate.js';
+export { adapterChains, chainElements, easyNeeds, facesOfTurned, turnedChains } from './chains.js';
+export type { Chain, ChainNeeds, TurnedAdapter } from './chains.js';
+export { fitCable, partsFor, type CableFit, type FitVerdict, type Gap } from './cableFit.js';
+export { mate, matingEffect, type Mating, type MatingEffect, type Verdict } from './mate.js';
+export { coverKit } from './kit.js';
+export type { KitAnswer, KitLimits, KitPairing, KitProgress, MilpSolution, MilpSolver } from './kit.js';
+export { highsSolver } from './highsSolver.js';
+export { features, type Feature } from './features.js';
+export { identify, UNSURE } from './identify.js';
+export type { Candidate, GivenAnswer, Identification, IdentifyOptions } from './identify.js';
+export { drillQuestion, nextDrill, scored, verdicts } from './drill.js';
+export type { DrillQuestion, DrillScore } from './drill.js';

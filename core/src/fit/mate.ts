@@ -1,5 +1,6 @@
-import { faceInFull, faceName, isReverse, seriesById, type Face } from '../catalog/index.js';
-import { reflectionDb } from '../line/reflection.js';
+import { faceInFull, faceName, isReverse, seriesOf, variantOf, type Face } from '../catalog/index.js';
+import { aloneDb, jointElements, reflectionDb } from '../line/index.js';
+import { figure, type Figure } from '../quantity/index.js';
 
 export type Verdict = 'mates' | 'mates with a caution' | 'no contact' | 'damages' | 'does not fit';
 
@@ -25,39 +26,60 @@ const mating = (verdict: Verdict, reason: string, todo: string, source: string):
 
 type Rule = (a: Face, b: Face) => Mating | undefined;
 
-const pinMm = (face: Face): number =>
-  seriesById[face.series].variants.find((v) => v.impedanceOhm === face.impedanceOhm)?.pinMm ??
-  seriesById[face.series].variants[0].pinMm;
+const pinMm = (face: Face): number => variantOf(face).pinMm;
 
 const standards = (a: Face, b: Face): string =>
-  [...new Set([seriesById[a.series].standard, seriesById[b.series].standard])].join('; ');
+  [...new Set([seriesOf(a).standard, seriesOf(b).standard])].join('; ');
+
+/** Major diameters closer than this start to turn on each other before they bind, mm. */
+const NEARLY_MM = 0.2;
 
 const differentCoupling: Rule = (a, b) => {
   if (a.series === b.series) return undefined;
-  const [sa, sb] = [seriesById[a.series], seriesById[b.series]];
-  const sharesThread = sa.thread === sb.thread;
-  const reason = sharesThread
-    ? `Both threads are ${sa.thread} and start to turn, but the ${pinMm(a)} mm and ${pinMm(b)} mm contacts do not belong together; forcing it spreads the smaller socket.`
-    : `${sa.name} couples by ${sa.thread} (${sa.threadMm} mm), ${sb.name} by ${sb.thread} (${sb.threadMm} mm).`;
+  const [sa, sb] = [seriesOf(a), seriesOf(b)];
   return mating(
     'does not fit',
-    reason,
-    `Use an adapter from ${faceName(a)} to ${faceName(b)}, or re-end the cable.`,
+    couplingClash(a, b),
+    sa.coupling === 'soldered' || sb.coupling === 'soldered'
+      ? `Put a connector on the tails, or take an adapter to ${faceName(sa.coupling === 'soldered' ? b : a)}.`
+      : `Use an adapter from ${faceName(a)} to ${faceName(b)}, or re-end the cable.`,
     standards(a, b),
   );
 };
 
+/** Which dimension of one coupling meets which of the other. */
+function couplingClash(a: Face, b: Face): string {
+  const [sa, sb] = [seriesOf(a), seriesOf(b)];
+  const threads = sa.coupling === 'thread' && sb.coupling === 'thread';
+  const differs = Math.abs(sa.threadMm - sb.threadMm);
+  if (threads && sa.thread === sb.thread)
+    return `Both threads are ${sa.thread} and start to turn, but the ${pinMm(a)} mm and ${pinMm(b)} mm contacts do not belong together; forcing it spreads the smaller socket.`;
+  if (threads && differs <= NEARLY_MM)
+    return `${sa.thread} and ${sb.thread} are both about ${sa.threadMm} mm across and start to turn, then bind: the pitches differ, and so do the ${pinMm(a)} mm and ${pinMm(b)} mm contacts.`;
+  const said = ({ name, coupling, thread, threadMm }: typeof sa): string =>
+    coupling === 'soldered'
+      ? `${name} has no coupling, only ends to solder`
+      : `${name} couples by ${thread} (${threadMm} mm)`;
+  return `${said(sa)}; ${said(sb)}.`;
+}
+
 const sameBody: Rule = (a, b) => {
   if (a.body !== b.body) return undefined;
+  const { name, coupling, bodyNames } = seriesOf(a);
+  const two = `Two ${bodyNames?.[a.body] ?? `${a.body}s`}`;
+  const without: Record<typeof coupling, string> = {
+    thread: 'both have a coupling nut and no thread to turn it on',
+    bayonet: 'both have a slotted ring and no lugs to catch',
+    'push-on': 'both have a skirt and nothing to push it over',
+    soldered: 'wires alone make no joint that lasts',
+  };
   const reason =
-    a.body === 'plug'
-      ? 'Two plugs: both have a coupling nut and no thread to turn it on.'
-      : 'Two jacks: neither has a coupling nut.';
+    a.body === 'plug' ? `${two}: ${without[coupling]}.` : `${two}: neither has what takes hold of the other.`;
   const between = a.body === 'plug' ? 'jack to jack' : 'plug to plug';
   return mating(
     'does not fit',
     reason,
-    `Put a ${seriesById[a.series].name} ${between} adapter between them.`,
+    `Put ${/^[NFRS]/.test(name) ? 'an' : 'a'} ${name} ${between} adapter between them.`,
     standards(a, b),
   );
 };
@@ -81,26 +103,25 @@ const sameContact: Rule = (a, b) => {
       );
 };
 
+/** Smallest difference of pin diameters at which a pin is loose in the other's socket, or spreads it, mm. Common practice. */
+const PIN_TELLS_MM = 0.2;
+
+const pinAgainstSocket: Rule = (a, b) => {
+  const [pin, socket] = a.contact === 'pin' ? [a, b] : [b, a];
+  const extra = pinMm(pin) - pinMm(socket);
+  if (Math.abs(extra) < PIN_TELLS_MM) return undefined;
+  const said = (face: Face): string =>
+    face.thinPin ? 'thin-pin' : face.impedanceOhm === null ? '' : `${face.impedanceOhm} ohm`;
+  const meets = `The ${said(pin)} pin is ${pinMm(pin)} mm; the ${said(socket)} socket is made for ${pinMm(socket)} mm.`;
+  const todo = `Use ${seriesOf(a).name} connectors of one impedance and make.`;
+  return extra < 0
+    ? mating('no contact', `${meets} It is loose and makes no reliable contact.`, todo, standards(a, b))
+    : mating('damages', `${meets} It is spread and ruined.`, todo, standards(a, b));
+};
+
 const mixedImpedance: Rule = (a, b) => {
   if (a.impedanceOhm === b.impedanceOhm || a.impedanceOhm === null || b.impedanceOhm === null)
     return undefined;
-  if (a.series === 'n') {
-    const pin = a.contact === 'pin' ? a : b;
-    const socket = pin === a ? b : a;
-    return pin.impedanceOhm === 75
-      ? mating(
-          'no contact',
-          `The 75 ohm pin is ${pinMm(pin)} mm; the 50 ohm socket is made for ${pinMm(socket)} mm. It is loose and makes no reliable contact.`,
-          'Use N connectors of one impedance.',
-          standards(a, b),
-        )
-      : mating(
-          'damages',
-          `The 50 ohm pin is ${pinMm(pin)} mm; the 75 ohm socket is made for ${pinMm(socket)} mm. It is spread and ruined.`,
-          'Use N connectors of one impedance.',
-          standards(a, b),
-        );
-  }
   const echo = reflectionDb(a.impedanceOhm, b.impedanceOhm).toFixed(1);
   return mating(
     'mates with a caution',
@@ -110,7 +131,7 @@ const mixedImpedance: Rule = (a, b) => {
   );
 };
 
-const rules: Rule[] = [differentCoupling, sameBody, sameContact, mixedImpedance];
+const rules: Rule[] = [differentCoupling, sameBody, sameContact, pinAgainstSocket, mixedImpedance];
 
 /**
  * What happens when two faces are coupled. Symmetric: the verdict of (a, b) is that of (b, a).
@@ -123,12 +144,59 @@ export function mate(a: Face, b: Face): Mating {
     const found = rule(a, b);
     if (found) return found;
   }
-  const { coupling, torqueSaid, standard } = seriesById[a.series];
-  const how = coupling === 'thread' ? `Tighten to ${torqueSaid}.` : `Turn a ${torqueSaid}.`;
+  const { coupling, torqueSaid, standard } = seriesOf(a);
+  const how: Record<typeof coupling, string> = {
+    thread: `Tighten: ${torqueSaid}.`,
+    bayonet: `Turn a ${torqueSaid}.`,
+    'push-on': 'Push home; nothing holds it but friction.',
+    soldered: 'Solder, or screw the lugs down; then seal the split.',
+  };
   return mating(
     'mates',
-    `${faceInFull(a)} into ${faceInFull(b)}: same series, opposite bodies, pin into socket.`,
-    how,
+    coupling === 'soldered'
+      ? `${faceName(a)} on ${faceName(b)}: centre to one side, braid to the other.`
+      : `${faceInFull(a)} into ${faceInFull(b)}: same series, opposite bodies, pin into socket.`,
+    how[coupling],
     standard,
   );
+}
+
+/** The electrical effect of a joint as a figure. */
+export interface MatingEffect {
+  what: string;
+  figure: Figure;
+}
+
+/** Gap between two sockets whose threads are home, m. From memory of the interface drawings; an estimate. */
+const SOCKET_GAP_M = 1.5e-3;
+const VACUUM_PERMITTIVITY = 8.854e-12;
+
+/**
+ * What the joint does to a wave.
+ *
+ * Where signal passes: the echo of this joint alone between matched lines of the left face's impedance. Where it does not:
+ * what leaks over the gap between the contacts, taken as a parallel-plate capacitance in series (an estimate).
+ * @param frequencyHz where it is asked, Hz
+ */
+export function matingEffect(a: Face, b: Face, frequencyHz: number): MatingEffect {
+  if (mate(a, b).passes) {
+    const { echoDb } = aloneDb(jointElements(a, b), frequencyHz, a.impedanceOhm ?? b.impedanceOhm ?? 50);
+    return {
+      what: 'Echo of this joint alone',
+      figure: figure(echoDb, 'dB', 'both halves as short lines of their own impedance'),
+    };
+  }
+  const radiusM = (Math.min(pinMm(a), pinMm(b)) * 0.9) / 1000;
+  const farad = (VACUUM_PERMITTIVITY * Math.PI * radiusM ** 2) / SOCKET_GAP_M;
+  const reactance = 1 / (2 * Math.PI * frequencyHz * farad);
+  const downDb = 20 * Math.log10(Math.hypot(100, reactance) / 100);
+  return {
+    what: 'Leaks through, below what arrives',
+    figure: figure(
+      downDb,
+      'dB',
+      'gap between the contacts as a plate capacitance in a 50 ohm line, an estimate',
+      6,
+    ),
+  };
 }

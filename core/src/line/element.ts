@@ -22,7 +22,20 @@ export interface ShuntCapacitance {
   farad: number;
 }
 
-export type Element = LineElement | ContactElement | ShuntCapacitance;
+/** A resistor in the line or across it, ohm: the arms of a matching pad. */
+export interface Resistance {
+  kind: 'series resistance' | 'shunt resistance';
+  ohm: number;
+}
+
+/** A shorted line across the run: a quarter-wave stub passes its own frequency and shorts direct current. Length in m, in air. */
+export interface ShuntStub {
+  kind: 'shunt stub';
+  z0Ohm: number;
+  lengthM: number;
+}
+
+export type Element = LineElement | ContactElement | ShuntCapacitance | Resistance | ShuntStub;
 
 /** A 2x2 complex matrix A, B, C, D as (re, im) pairs: the chain matrix of a two-port. */
 export type Abcd = Float64Array;
@@ -55,17 +68,33 @@ export function writeAbcd(element: Element, frequencyHz: number, out: Abcd): voi
       return;
     }
     case 'contact':
+    case 'series resistance':
       out.fill(0);
       out[0] = out[6] = 1;
-      out[2] = contactOhm(element.dbPerSqrtGhz, frequencyHz);
+      out[2] = seriesOhm(element, frequencyHz);
+      return;
+    case 'shunt resistance':
+      out.fill(0);
+      out[0] = out[6] = 1;
+      out[4] = 1 / element.ohm;
       return;
     case 'shunt capacitance':
+    case 'shunt stub':
       out.fill(0);
       out[0] = out[6] = 1;
-      out[5] = 2 * Math.PI * frequencyHz * element.farad;
+      out[5] = shuntSiemens(element, frequencyHz);
       return;
   }
 }
+
+const seriesOhm = (element: ContactElement | Resistance, frequencyHz: number): number =>
+  element.kind === 'contact' ? contactOhm(element.dbPerSqrtGhz, frequencyHz) : element.ohm;
+
+/** Susceptance: 2πfC of a capacitance, −cot βl / Z0 of a shorted stub (Pozar, Microwave Engineering). */
+const shuntSiemens = (element: ShuntCapacitance | ShuntStub, frequencyHz: number): number =>
+  element.kind === 'shunt capacitance'
+    ? 2 * Math.PI * frequencyHz * element.farad
+    : -1 / (element.z0Ohm * Math.tan(phaseConstant(1, frequencyHz) * element.lengthM));
 
 /** Series resistance, ohm, which costs `dbPerSqrtGhz·√f` in a matched 50 ohm line: loss = 20 log10(1 + R/100). */
 export const contactOhm = (dbPerSqrtGhz: number, frequencyHz: number): number =>
@@ -110,16 +139,24 @@ export function appendElement(total: Abcd, element: Element, frequencyHz: number
     case 'line':
       writeAbcd(element, frequencyHz, scratch);
       return multiplyAbcd(total, scratch, total);
-    case 'contact': {
-      const ohm = contactOhm(element.dbPerSqrtGhz, frequencyHz);
+    case 'contact':
+    case 'series resistance': {
+      const ohm = seriesOhm(element, frequencyHz);
       total[2] += total[0] * ohm;
       total[3] += total[1] * ohm;
       total[6] += total[4] * ohm;
       total[7] += total[5] * ohm;
       return;
     }
-    case 'shunt capacitance': {
-      const siemens = 2 * Math.PI * frequencyHz * element.farad;
+    case 'shunt resistance':
+      total[0] += total[2] / element.ohm;
+      total[1] += total[3] / element.ohm;
+      total[4] += total[6] / element.ohm;
+      total[5] += total[7] / element.ohm;
+      return;
+    case 'shunt capacitance':
+    case 'shunt stub': {
+      const siemens = shuntSiemens(element, frequencyHz);
       total[0] -= total[3] * siemens;
       total[1] += total[2] * siemens;
       total[4] -= total[7] * siemens;

@@ -1,7 +1,10 @@
 export { along, type Along, type PlacedElement } from './along.js';
 export { SPEED_OF_LIGHT, attenuationDbPer100M, matchedLossDb, phaseConstant } from './attenuation.js';
 export { contactOhm, multiplyAbcd, writeAbcd } from './element.js';
-export type { Abcd, ContactElement, Element, LineElement, ShuntCapacitance } from './element.js';
+export type { Abcd, Element, LineElement } from './element.js';
+export { aloneDb, jointElements } from './joint.js';
+export { adapterElements, arresterElements } from './rigid.js';
+export { externalNoise, noisePenaltyDb, type ReceiveChain } from './noise.js';
 export { averagePowerW } from './powerRating.js';
 export {
   peakVoltageFromForward,

@@ -73,7 +73,8 @@ function terminate(m: Abcd, load: Complex, z0: number, out: Response, k: number)
   const delivered = ir;
   out.reflection[k] = Math.sqrt(reflected / forward);
   out.transmissionDb[k] = 10 * Math.log10(delivered / forward);
-  out.heatLossDb[k] = 10 * Math.log10((forward - reflected) / delivered);
+  // Re(V·I*) rather than forward less reflected: with nearly total reflection their difference has no digits left.
+  out.heatLossDb[k] = 10 * Math.log10((vr * cr + vi * ci) / delivered);
 }
 
 const square = (re: number, im: number): number => re * re + im * im;

@@ -4,8 +4,11 @@ import { formatLength, type UnitSystem } from './length.js';
 import { formatPower } from './power.js';
 import { formatResistance } from './resistance.js';
 
+/** Exact, by the international yard and pound agreement of 1959. */
+const KG_PER_POUND = 0.45359237;
+
 export type FigureUnit =
-  'm' | 'cut' | 'mm' | 'Hz' | 'W' | 'V' | 'dB' | 'ohm' | 'deg' | 'ratio' | 'count' | 'minute';
+  'm' | 'cut' | 'mm' | 'Hz' | 'W' | 'V' | 'dB' | 'ohm' | 'deg' | 'ratio' | 'count' | 'minute' | 'kg';
 
 /** A number which can answer for itself: unit, spread and where it comes from. */
 export interface Figure {
@@ -57,6 +60,8 @@ export function formatFigure({ value, unit }: Figure, system: UnitSystem): strin
       return value.toFixed(2);
     case 'count':
       return String(Math.round(value));
+    case 'kg':
+      return system === 'metric' ? `${value.toFixed(1)} kg` : `${(value / KG_PER_POUND).toFixed(1)} lb`;
     case 'minute':
       return `${Math.round(value)} min`;
   }

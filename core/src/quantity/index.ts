@@ -8,3 +8,4 @@ export { formatDecibels, parseDecibels } from './decibel.js';
 export { formatResistance, parseResistance } from './resistance.js';
 export { figure, formatFigure, formatSpread } from './figure.js';
 export type { Figure, FigureUnit } from './figure.js';
+export { isObject, problemsOf, readAs } from './validation.js';

@@ -1,21 +1,22 @@
 import { entry, type Cable, type Catalog } from '../catalog/index.js';
-import { fitCable } from '../fit/index.js';
+import { partsFor } from '../fit/index.js';
 import { attenuationDbPer100M, matchedLossDb } from '../line/index.js';
 import { formatDecibels } from '../quantity/index.js';
 import type { Assembly } from './design.js';
 import type { Remedy } from './snag.js';
 
-/** The part with this face which fits the cable: the one fitted now if it does, else the first that does. */
+/** The part with this face which fits the cable: the one fitted now if it does, else the usual choice. */
 export function partFor(
   faceCode: string,
   cable: Cable,
   catalog: Catalog,
   fitted?: string,
 ): string | undefined {
-  const fits = [...catalog.parts.values()].filter(
-    (part) => part.face === faceCode && fitCable(part, cable).verdict === 'fits',
+  const fits = partsFor(
+    cable,
+    [...catalog.parts.values()].filter(({ face }) => face === faceCode),
   );
-  return (fits.find(({ id }) => id === fitted) ?? fits[0])?.id;
+  return (fits.find(({ id }) => id === fitted) ?? fits.at(0))?.id;
 }
 
 /** The assembly in another cable, with ends of the same faces; nothing when no such part fits. */

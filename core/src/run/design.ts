@@ -37,6 +37,12 @@ export class Band {
   @IsNumber(number) @Min(1e3) @Max(100e9) highHz!: number;
 }
 
+/** An amplifier at the antenna, fed over the cable or by itself. */
+export class Preamplifier {
+  @IsNumber(number) @Min(0) @Max(30) noiseFigureDb!: number;
+  @IsNumber(number) @Min(0) @Max(60) gainDb!: number;
+}
+
 /** What the run is for. */
 export class Service {
   @IsArray()
@@ -53,6 +59,10 @@ export class Service {
   /** Is direct current fed over the cable, for a preamplifier, relay or tuner? */
   @IsBoolean() dcFeed!: boolean;
   @IsNumber(number) @Min(-60) @Max(85) ambientC!: number;
+  /** Noise figure of the receiver; receive-only runs are judged by it. */
+  @IsOptional() @IsNumber(number) @Min(0) @Max(40) noiseFigureDb?: number;
+  /** The first amplifier, when it stands at the antenna. */
+  @IsOptional() @ValidateNested() @Type(() => Preamplifier) preamplifier?: Preamplifier;
 }
 
 export class RadioPort {
@@ -65,7 +75,7 @@ export class RadioPort {
 export class AntennaPort {
   @IsString() @Length(1, 80) name!: string;
   @IsString() @MaxLength(40) face!: FaceCode;
-  /** SWR of the antenna itself in the band, against 50 ohm. */
+  /** SWR of the antenna itself in the band, against the run’s impedance. */
   @IsNumber(number) @Min(1) @Max(100) swr!: number;
   /** Does the antenna join pin and shell for direct current? */
   @IsBoolean() dcShort!: boolean;

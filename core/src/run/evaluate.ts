@@ -6,8 +6,10 @@ import type { Assembly, Design } from './design.js';
 import { noFacts, type Facts } from './facts.js';
 import { sentences } from './headline.js';
 import { layOut } from './layout.js';
-import { figures, jointSheet, pieceSheet, REFERENCE_OHM } from './lineSheets.js';
+import { figures, jointSheet, pieceSheet } from './lineSheets.js';
 import { defaultPractice, REMAKE_M, type Practice } from './practice.js';
+import { receptionOf } from './reception.js';
+import { referenceOhmOf } from './reference.js';
 import type { Sheet } from './sheet.js';
 import type { Snag, SnagContext } from './snag.js';
 import { snagRules } from './snags/index.js';
@@ -36,15 +38,18 @@ export function evaluate(design: Design, catalog: Catalog, options: EvaluateOpti
   const route = routeLength(design.legs, assemblies.length === 0 ? 0 : 2 * practice.remakesPerEnd * REMAKE_M);
   const layout = layOut(design, catalog, route.spans);
 
-  const load: Complex = { re: REFERENCE_OHM * design.antenna.swr, im: 0 };
+  const referenceOhm = referenceOhmOf(design);
+  const load: Complex = { re: referenceOhm * design.antenna.swr, im: 0 };
   const elements = layout.elements.map(({ element }) => element);
-  const atEdges = sweep(elements, load, new Float64Array([lowHz, topHz]));
-  const swept = sweep(elements, load, frequencies(lowHz, topHz, sweepPoints));
+  const atEdges = sweep(elements, load, new Float64Array([lowHz, topHz]), referenceOhm);
+  const swept = sweep(elements, load, frequencies(lowHz, topHz, sweepPoints), referenceOhm);
   const forwardW = service.powerW > 0 ? service.powerW : 1;
-  const edges = [lowHz, topHz].map((hz) => along(layout.elements, load, hz, forwardW));
+  const edges = [lowHz, topHz].map((hz) => along(layout.elements, load, hz, forwardW, SAMPLES, referenceOhm));
   const lossDb = -atEdges.transmissionDb[1];
   const swr = worstSwr(atEdges.reflection, design.antenna.swr);
-  const tube = service.powerW > 0 ? chooseTube(service.powerW, REFERENCE_OHM, design.antenna.swr) : undefined;
+  const tube = service.powerW > 0 ? chooseTube(service.powerW, referenceOhm, design.antenna.swr) : undefined;
+
+  const reception = service.powerW > 0 ? undefined : receptionOf(service, topHz, lossDb);
 
   const context: SnagContext = {
     design,
@@ -58,6 +63,9 @@ export function evaluate(design: Design, catalog: Catalog, options: EvaluateOpti
     swr,
     edges: service.powerW > 0 ? edges : [],
     tube,
+    practice,
+    referenceOhm,
+    reception,
   };
   const snags = snagRules.flatMap((rule) => rule(context)).sort(byWeight);
   const parts = {
@@ -65,7 +73,7 @@ export function evaluate(design: Design, catalog: Catalog, options: EvaluateOpti
     cuts: cutSheets(assemblies, catalog, facts, practice, topHz),
     proofs: proofSheets(assemblies, catalog, facts, lowHz, topHz),
     wraps: wrapSheets(layout, catalog, facts, practice),
-    joints: layout.joints.map((joint) => jointSheet(joint, design, edges, topHz, snags)),
+    joints: layout.joints.map((joint) => jointSheet(joint, design, edges, topHz, referenceOhm, snags)),
     snags,
   };
   const stages = stageStates(design, parts, route, facts);
@@ -74,9 +82,11 @@ export function evaluate(design: Design, catalog: Catalog, options: EvaluateOpti
     ...parts,
     passes: layout.joints.every(({ mating }) => mating.passes),
     receiveOnly: service.powerW === 0,
+    referenceOhm,
+    reception,
     totalM: layout.totalM,
     topHz,
-    figures: figures(layout, design, catalog, lossDb, atEdges.reflection, edges, topHz),
+    figures: figures(layout, design, referenceOhm, catalog, lossDb, atEdges.reflection, edges, topHz),
     pieces: layout.pieces.map((placed) => pieceSheet(placed, catalog, topHz)),
     ruler: rulerSamples(edges[1]),
     sweep: {
@@ -93,6 +103,9 @@ export function evaluate(design: Design, catalog: Catalog, options: EvaluateOpti
   };
   return { ...sheet, ...sentences(design, sheet) };
 }
+
+/** Samples of voltage and power within each cable. */
+const SAMPLES = 40;
 
 const weight = { stop: 0, caution: 1, note: 2 };
 const byWeight = (x: Snag, y: Snag): number => weight[x.level] - weight[y.level] || x.distanceM - y.distanceM;
@@ -113,6 +126,7 @@ const rulerSamples = ({ frequencyHz, distanceM, netW, peakV, envelopeV }: Along)
   frequencyHz,
   distanceM,
   netW,
+  heatLossDb: netW.map((watts) => 10 * Math.log10(netW[0] / watts)),
   peakV,
   envelopeV,
 });

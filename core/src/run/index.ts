@@ -1,3 +1,5 @@
+export { cableChoice } from './cableChoice.js';
+export type { CableChoice, CableMark, CableRow } from './cableChoice.js';
 export { applyChange, freshId, type Change } from './change.js';
 export {
   AdapterPiece,
@@ -19,7 +21,7 @@ export { latestReading, logKinds, logged, noFacts, readingValue } from './facts.
 export type { Facts, LogEntry, LogKind, Reading } from './facts.js';
 export { Practice, REMAKE_M, defaultPractice } from './practice.js';
 export { proposeRun, type RunWish } from './propose.js';
-export { problemsOf, readDesign } from './readDesign.js';
+export { readDesign } from './readDesign.js';
 export type { EndSheet, JointSheet, PieceSheet, ProofSheet, Sheet, WrapSheet } from './sheet.js';
 export type { Remedy, Snag, SnagLevel } from './snag.js';
 export { snagRules } from './snags/index.js';

@@ -1,4 +1,4 @@
-import { entry, seriesById, type Catalog, type Face } from '../catalog/index.js';
+import { entry, seriesById, styleById, type Catalog, type Face } from '../catalog/index.js';
 import { isExposed } from '../route/index.js';
 import { wrapJoint, type ProfileStep, type Wrap } from '../seal/index.js';
 import type { PlacedJoint, PlacedPiece } from './layout.js';
@@ -34,9 +34,9 @@ function sideSteps(
   const part = entry(catalog.parts, piece.piece[end].part);
   return [
     {
-      name: part.style === 'crimp' ? 'ferrule' : 'back nut',
-      lengthM: part.ferruleMm / 1000,
-      diameterM: (part.ferruleBoreMm + 1.2) / 1000,
+      name: styleById[part.style].grip ?? 'split',
+      lengthM: Math.max(part.gripMm, 1) / 1000,
+      diameterM: ((part.gripBoreMm ?? entry(catalog.cables, piece.piece.cable).jacketMm) + 1.2) / 1000,
     },
     body,
   ];

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { catalog, faceName } from '../catalog/index.js';
-import { sweep } from '../line/index.js';
+import { jointElements, sweep } from '../line/index.js';
 import { anOutdoorRun, aRun, cable } from './aRun.fixture.js';
 import { jointProfile, jointWrap } from './jointWrap.js';
-import { facesOf, jointElements, layOut } from './layout.js';
+import { facesOf, layOut } from './layout.js';
 import { defaultPractice } from './practice.js';
 
 const laidOut = (design = aRun()) => layOut(design, catalog, []);
@@ -36,7 +36,8 @@ describe('a joint alone in a matched line', () => {
         cable({ cable: 'rg58', a: { part: `${face}-plug-crimp-5mm` }, b: { part: 'n-plug-crimp-5mm' } }),
       ],
     });
-    const elements = jointElements(laidOut(design).joints[0]).map(({ element }) => element);
+    const [{ left, right }] = laidOut(design).joints;
+    const elements = jointElements(left, right);
     return sweep(elements, { re: 50, im: 0 }, new Float64Array([hz])).reflection[0];
   };
 

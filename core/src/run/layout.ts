@@ -1,6 +1,12 @@
-import { entry, faceOf, seriesById, type Catalog, type Face } from '../catalog/index.js';
+import { entry, faceOf, type Catalog, type Face } from '../catalog/index.js';
 import { mate, type Mating } from '../fit/mate.js';
-import type { Element, LineElement, PlacedElement } from '../line/index.js';
+import {
+  adapterElements,
+  arresterElements,
+  jointElements,
+  type Element,
+  type PlacedElement,
+} from '../line/index.js';
 import { zoneAt, type Zone, type ZoneSpan } from '../route/index.js';
 import type { AnyPiece, Design } from './design.js';
 
@@ -102,37 +108,11 @@ export function layOut(design: Design, catalog: Catalog, zoneSpans: readonly Zon
   }
   const elements: PlacedElement[] = [];
   for (const [k, joint] of joints.entries()) {
-    elements.push(...jointElements(joint));
+    const { left, right, atM } = joint;
+    elements.push(...jointElements(left, right).map((element) => ({ element, fromM: atM, toM: atM })));
     if (pieces[k]) elements.push(...pieceElements(pieces[k], catalog));
   }
   return { pieces, joints, totalM: at, elements };
-}
-
-/** A lossless line of the face's own impedance: half of a connector pair. */
-function half(face: Face): LineElement {
-  const series = seriesById[face.series];
-  return {
-    kind: 'line',
-    z0Ohm: series.lineImpedanceOhm ?? face.impedanceOhm ?? 50,
-    velocityFactor: 1,
-    lengthM: series.electricalMm[face.body] / 1000,
-    k1: 0,
-    k2: 0,
-  };
-}
-
-/** Both halves and the contact between them; all at one place of the ruler. */
-export function jointElements({
-  left,
-  right,
-  atM,
-}: Pick<PlacedJoint, 'left' | 'right' | 'atM'>): PlacedElement[] {
-  const dbPerSqrtGhz = Math.max(
-    seriesById[left.series].contactDbPerSqrtGhz,
-    seriesById[right.series].contactDbPerSqrtGhz,
-  );
-  const here = (element: Element): PlacedElement => ({ element, fromM: atM, toM: atM });
-  return [here(half(left)), here({ kind: 'contact', dbPerSqrtGhz }), here(half(right))];
 }
 
 /** What stands between a piece's two faces. */
@@ -149,21 +129,23 @@ function pieceElements({ piece, fromM, toM }: PlacedPiece, catalog: Catalog): Pl
       ];
     }
     case 'adapter': {
-      const { electricalMm } = entry(catalog.adapters, piece.adapter);
-      return [
-        {
-          element: { kind: 'line', z0Ohm: 50, velocityFactor: 1, lengthM: electricalMm / 1000, k1: 0, k2: 0 },
-          fromM,
-          toM,
-        },
-      ];
+      const own = adapterElements(entry(catalog.adapters, piece.adapter));
+      return spread(piece.reversed ? own.reverse() : own, fromM, toM);
     }
     case 'arrester': {
-      const { insertionLossDb, capacitanceF } = entry(catalog.arresters, piece.arrester);
-      return [
-        { element: { kind: 'contact', dbPerSqrtGhz: insertionLossDb }, fromM, toM: fromM },
-        { element: { kind: 'shunt capacitance', farad: capacitanceF }, fromM: toM, toM },
-      ];
+      const own = arresterElements(entry(catalog.arresters, piece.arrester));
+      return spread(piece.reversed ? own.reverse() : own, fromM, toM);
     }
   }
+}
+
+/** Elements over the length of a rigid piece: its lines share it, what is lumped stands between them. */
+function spread(elements: Element[], fromM: number, toM: number): PlacedElement[] {
+  const lines = elements.filter(({ kind }) => kind === 'line').length;
+  let at = fromM;
+  return elements.map((element) => {
+    const start = at;
+    if (element.kind === 'line') at += (toM - fromM) / lines;
+    return { element, fromM: start, toM: at };
+  });
 }

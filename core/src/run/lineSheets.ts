@@ -1,20 +1,28 @@
-import { entry, seriesById, type Catalog } from '../catalog/index.js';
-import { matchedLossDb, returnLossDb, sweep, swrFromReflection, type Along } from '../line/index.js';
+import { entry, seriesOf, variantOf, type Catalog } from '../catalog/index.js';
+import {
+  adapterElements,
+  aloneDb,
+  jointElements,
+  matchedLossDb,
+  returnLossDb,
+  swrFromReflection,
+  type Along,
+} from '../line/index.js';
 import { figure } from '../quantity/index.js';
 import type { Design } from './design.js';
-import { jointElements, type Layout, type PlacedJoint, type PlacedPiece } from './layout.js';
+import type { Layout, PlacedJoint, PlacedPiece } from './layout.js';
 import type { JointSheet, PieceSheet, Sheet } from './sheet.js';
 import type { Snag } from './snag.js';
 
 /** What the Line shows: figures of the run, its pieces and its joints. */
 
-export const REFERENCE_OHM = 50;
 /** Nominal attenuation of a cable type is good to about this share. From memory. */
 const ATTENUATION_TOLERANCE = 0.07;
 
 export function figures(
   layout: Layout,
   design: Design,
+  referenceOhm: number,
   catalog: Catalog,
   lossDb: number,
   reflections: Float64Array,
@@ -50,8 +58,12 @@ export function figures(
     ),
     reaching: figure(reachingW, 'W', 'forward power less the loss', (reachingW * spread * Math.LN10) / 10),
     forward: figure(powerW, 'W', 'the transmitter’s rating into a matched load'),
-    returnLoss: figure(returnLossDb(worst), 'dB', 'worst at the edges of the bands, 50 ohm'),
-    swrAtRadio: figure(swrFromReflection(worst), 'ratio', 'worst at the edges of the bands, 50 ohm'),
+    returnLoss: figure(returnLossDb(worst), 'dB', `worst at the edges of the bands, ${referenceOhm} ohm`),
+    swrAtRadio: figure(
+      swrFromReflection(worst),
+      'ratio',
+      `worst at the edges of the bands, ${referenceOhm} ohm`,
+    ),
     swrAtAntenna: figure(design.antenna.swr, 'ratio', 'the antenna’s own, as entered'),
     peakVoltage: figure(
       Math.max(...edges.map(({ envelopeV }) => Math.max(...envelopeV))),
@@ -78,13 +90,20 @@ export function pieceSheet(
         loss: figure(loss, 'dB', `k1·√f + k2·f (${cable.source})`, loss * ATTENUATION_TOLERANCE),
       };
     }
-    case 'adapter':
-      return { ...base, what: 'adapter', diameterMm: 16, loss: figure(0, 'dB', 'counted at its joints') };
+    case 'adapter': {
+      const adapter = entry(catalog.adapters, piece.adapter);
+      const diameterMm = Math.max(...faces.map((face) => seriesOf(face).jackBodyMm));
+      const loss =
+        adapter.form === 'matching pad'
+          ? figure(aloneDb(adapterElements(adapter), topHz).lossDb, 'dB', 'minimum-loss pad, standard texts')
+          : figure(0, 'dB', 'counted at its joints');
+      return { ...base, what: adapter.form === 'straight' ? 'adapter' : adapter.form, diameterMm, loss };
+    }
     case 'arrester': {
-      const { insertionLossDb, source } = entry(catalog.arresters, piece.arrester);
+      const { insertionLossDb, source, tubeChangeable } = entry(catalog.arresters, piece.arrester);
       return {
         ...base,
-        what: `arrester, ${piece.tubeV} V tube`,
+        what: tubeChangeable ? `arrester, ${piece.tubeV} V tube` : 'arrester, stub',
         diameterMm: 25,
         loss: figure(insertionLossDb * Math.sqrt(topHz / 1e9), 'dB', source),
       };
@@ -97,19 +116,13 @@ export function jointSheet(
   design: Design,
   edges: Along[],
   topHz: number,
+  referenceOhm: number,
   snags: Snag[],
 ): JointSheet {
-  const alone = sweep(
-    jointElements(joint).map(({ element }) => element),
-    { re: REFERENCE_OHM, im: 0 },
-    new Float64Array([topHz]),
-  );
-  const [left, right] = [seriesById[joint.left.series], seriesById[joint.right.series]];
+  const alone = aloneDb(jointElements(joint.left, joint.right), topHz, referenceOhm);
+  const [left, right] = [seriesOf(joint.left), seriesOf(joint.right)];
   const weaker = left.peakVoltage <= right.peakVoltage ? left : right;
-  const top = [joint.left, joint.right].map(
-    (face) =>
-      seriesById[face.series].variants.find((v) => v.impedanceOhm === face.impedanceOhm)?.maxFrequencyHz ?? 0,
-  );
+  const top = [joint.left, joint.right].map((face) => variantOf(face).maxFrequencyHz);
   return {
     id: joint.id,
     number: joint.number,
@@ -119,8 +132,8 @@ export function jointSheet(
     between: [joint.leftPiece?.name ?? design.radio.name, joint.rightPiece?.name ?? design.antenna.name],
     zone: joint.zone,
     mating: joint.mating,
-    echo: figure(returnLossDb(alone.reflection[0]), 'dB', 'this joint alone in a matched 50 ohm line'),
-    loss: figure(-alone.transmissionDb[0], 'dB', 'contact loss growing with √f, and its own reflection'),
+    echo: figure(alone.echoDb, 'dB', `this joint alone in a matched ${referenceOhm} ohm line`),
+    loss: figure(alone.lossDb, 'dB', 'contact loss growing with √f, and its own reflection'),
     peak: figure(
       design.service.powerW > 0 ? envelopeAt(edges, joint.atM) : 0,
       'V',

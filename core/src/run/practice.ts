@@ -1,4 +1,4 @@
-import { IsIn, IsInt, Max, Min } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
 
 /** The shop's chosen schools. */
 export class Practice {
@@ -7,6 +7,14 @@ export class Practice {
   @IsIn(['a little', 'hard']) tapeStretch!: 'a little' | 'hard';
   /** Spare cable kept so that each end can be made again this many times. */
   @IsInt() @Min(0) @Max(10) remakesPerEnd!: number;
+  /** Hex dies the shop owns, mm across flats; not stated, every die is taken as owned. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40)
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { each: true })
+  @Min(0.5, { each: true })
+  @Max(60, { each: true })
+  diesMm?: number[];
 }
 
 export const defaultPractice: Practice = { cutSchool: 'exact', tapeStretch: 'a little', remakesPerEnd: 1 };

@@ -1,18 +1,20 @@
-import { faceOf, type Cable, type Catalog } from '../catalog/index.js';
-import { adapterChains, type TurnedAdapter } from '../fit/index.js';
+import { faceOf, isReverse, type Cable, type Catalog, type Style } from '../catalog/index.js';
+import { partsFor, type TurnedAdapter } from '../fit/index.js';
 import { attenuationDbPer100M } from '../line/index.js';
+import { isExposed } from '../route/index.js';
 import { applyChange, freshId } from './change.js';
 import { DESIGN_SCHEMA, type AnyPiece, type Assembly, type Design } from './design.js';
 import { evaluate } from './evaluate.js';
 import type { Practice } from './practice.js';
-import { adapterPiece, partsToMeet } from './waysToJoin.js';
+import { referenceOhmOf } from './reference.js';
+import { adapterPiece, chainToCable, needsOf, partsToMeet } from './waysToJoin.js';
 
 export type RunWish = Pick<Design, 'name' | 'service' | 'radio' | 'antenna' | 'legs'>;
 
 /**
  * A complete workable run from two ports, a service and a route.
  *
- * Every 50 ohm cable is tried with ends which meet the ports (by an adapter where no part does), with an arrester where the
+ * Every cable of the run’s impedance (receive only: 75 ohm too) is tried with ends which meet the ports (by an adapter where no part does), with an arrester where the
  * run comes in from outdoors; the thinnest without a stop or caution of the plan wins, else the one with fewest.
  */
 export function proposeRun(wish: RunWish, catalog: Catalog, practice: Practice): Design {
@@ -22,10 +24,11 @@ export function proposeRun(wish: RunWish, catalog: Catalog, practice: Practice):
     evaluate({ ...bare, pieces: [] }, catalog, { practice, sweepPoints: 1 }).route.total.value,
   );
   const topHz = Math.max(...wish.service.bands.map(({ highHz }) => highHz));
+  const ohm = referenceOhmOf(wish);
   const tried = [...catalog.cables.values()]
-    .filter(({ impedanceOhm }) => impedanceOhm === 50)
+    .filter(({ impedanceOhm }) => impedanceOhm === ohm || (wish.service.powerW === 0 && impedanceOhm === 75))
     .sort(
-      (x, y) => x.jacketMm - y.jacketMm || attenuationDbPer100M(y, topHz) - attenuationDbPer100M(x, topHz),
+      (x, y) => x.jacketMm - y.jacketMm || attenuationDbPer100M(x, topHz) - attenuationDbPer100M(y, topHz),
     )
     .flatMap((cable) => {
       const design = withCable(bare, cable, lengthM, catalog);
@@ -42,8 +45,10 @@ export function proposeRun(wish: RunWish, catalog: Catalog, practice: Practice):
 
 /** One cable from port to port; adapters where no part meets a port. */
 function withCable(bare: Design, cable: Cable, lengthM: number, catalog: Catalog): Design | undefined {
-  const near = endFor(bare.radio.face, cable, catalog);
-  const far = endFor(bare.antenna.face, cable, catalog);
+  const inside = bare.legs.at(0)?.zone ?? 'dry';
+  const outside = bare.legs.at(-1)?.zone ?? 'dry';
+  const near = endFor(bare, bare.radio.face, cable, catalog, isExposed(inside));
+  const far = endFor(bare, bare.antenna.face, cable, catalog, isExposed(outside));
   if (!near || !far) return undefined;
   const main: Assembly = {
     kind: 'assembly',
@@ -55,25 +60,31 @@ function withCable(bare: Design, cable: Cable, lengthM: number, catalog: Catalog
     b: { part: far.part },
   };
   const pieces: AnyPiece[] = [];
-  const add = (turned: TurnedAdapter): number =>
-    pieces.push(adapterPiece(freshId(pieces, 'adapter'), turned));
+  const add = (one: TurnedAdapter): number => pieces.push(adapterPiece(freshId(pieces, 'adapter'), one));
   near.chain.forEach(add);
   pieces.push(main);
   far.chain.toReversed().forEach(({ adapter, reversed }) => add({ adapter, reversed: !reversed }));
   return { ...bare, pieces };
 }
 
-/** The part which meets a port on this cable, or an N plug behind the shortest chain of adapters (port side first). */
+/** Styles a proposal leaves to the hand that wants them. */
+const byHandOnly = new Set<Style>(['bulkhead', 'pigtail', 'piercing', 'right angle']);
+
+/** The part which meets a port on this cable, or one behind the best chain of adapters (port side first). */
 function endFor(
+  bare: Design,
   portFace: string,
   cable: Cable,
   catalog: Catalog,
+  exposed: boolean,
 ): { part: string; chain: TurnedAdapter[] } | undefined {
-  const direct = partsToMeet(faceOf(portFace), cable.id, catalog).at(0);
+  const direct = partsToMeet(faceOf(portFace), cable.id, catalog, exposed).at(0);
   if (direct) return { part: direct.id, chain: [] };
-  const plug = partsToMeet(faceOf('n-jack'), cable.id, catalog).at(0);
-  const chain = plug && adapterChains(faceOf(portFace), faceOf(plug.face), catalog.adapters.values()).at(0);
-  return plug && chain ? { part: plug.id, chain } : undefined;
+  const parts = partsFor(cable, catalog.parts.values(), exposed).filter(
+    ({ style, face }) => !byHandOnly.has(style) && faceOf(face).body === 'plug' && !isReverse(faceOf(face)),
+  );
+  const found = chainToCable(faceOf(portFace), parts, catalog, needsOf(bare, catalog, exposed));
+  return found && { part: found.part.id, chain: found.chain.adapters };
 }
 
 /** Applies the first remedy of what a proposal settles by itself: the arrester at the entry, and the reach. */

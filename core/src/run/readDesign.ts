@@ -1,7 +1,5 @@
-import { plainToInstance } from 'class-transformer';
-import { validateSync, type ValidationError } from 'class-validator';
 import { faces, type Catalog } from '../catalog/index.js';
-import type { Problem } from '../quantity/index.js';
+import { isObject, readAs, type Problem } from '../quantity/index.js';
 import { Design, MOST_PIECES, type AnyPiece } from './design.js';
 
 /** Reads an unknown value as a design: shape, limits, and every name found in the catalogue. */
@@ -9,7 +7,7 @@ export function readDesign(
   value: unknown,
   catalog: Catalog,
 ): { ok: true; design: Design } | { ok: false; problems: Problem[] } {
-  if (typeof value !== 'object' || value === null || Array.isArray(value)) {
+  if (!isObject(value)) {
     return {
       ok: false,
       problems: [
@@ -22,15 +20,11 @@ export function readDesign(
       ],
     };
   }
-  const pieces = checkPieces((value as { pieces?: unknown }).pieces);
+  const pieces = checkPieces(value.pieces);
   if (pieces.length > 0) return { ok: false, problems: pieces };
-  const design = plainToInstance(Design, value);
-  const shape = validateSync(design, {
-    whitelist: true,
-    forbidNonWhitelisted: true,
-    forbidUnknownValues: true,
-  }).flatMap((error) => problemsOf(error, ''));
-  if (shape.length > 0) return { ok: false, problems: shape };
+  const shape = readAs(Design, value);
+  if (!shape.ok) return shape;
+  const design = shape.value;
   const references = checkReferences(design, catalog);
   return references.length > 0 ? { ok: false, problems: references } : { ok: true, design };
 }
@@ -56,7 +50,7 @@ function checkPieces(pieces: unknown): Problem[] {
     ];
   }
   return pieces.flatMap((piece: unknown, k) =>
-    typeof piece === 'object' && piece !== null && !Array.isArray(piece)
+    isObject(piece)
       ? []
       : [
           problem(
@@ -68,27 +62,6 @@ function checkPieces(pieces: unknown): Problem[] {
         ],
   );
 }
-
-/** Class-validator's tree as flat problems with paths such as `pieces[2].lengthM`. */
-export function problemsOf(error: ValidationError, parent: string): Problem[] {
-  const own = /^\d+$/.test(error.property)
-    ? `${parent}[${error.property}]`
-    : parent
-      ? `${parent}.${error.property}`
-      : error.property;
-  const here = Object.entries(error.constraints ?? {}).map(([rule, message]) =>
-    problem(
-      `value.${rule}`,
-      sentence(message),
-      own,
-      rule === 'whitelistValidation' ? 'Remove this property.' : 'Correct this value.',
-    ),
-  );
-  return [...here, ...(error.children ?? []).flatMap((child) => problemsOf(child, own))];
-}
-
-const sentence = (text: string): string =>
-  `${text.charAt(0).toUpperCase()}${text.slice(1)}.`.replace(/\.\.$/, '.');
 
 function checkReferences(design: Design, catalog: Catalog): Problem[] {
   const problems: Problem[] = [];

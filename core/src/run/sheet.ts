@@ -9,6 +9,7 @@ import type { RouteLength, Zone } from '../route/index.js';
 import type { ProfileStep, Wrap } from '../seal/index.js';
 import type { AnyPiece } from './design.js';
 import type { Reading } from './facts.js';
+import type { Reception } from './reception.js';
 import type { Snag } from './snag.js';
 import type { Stage, StageId } from './stages.js';
 
@@ -86,6 +87,8 @@ export interface RulerSamples {
   distanceM: Float64Array;
   /** Net power, W, with the transmitter's *forward* rating at the radio. */
   netW: Float64Array;
+  /** What has turned into heat up to here, dB. */
+  heatLossDb: Float64Array;
   peakV: Float64Array;
   envelopeV: Float64Array;
 }
@@ -104,6 +107,10 @@ export interface Sheet {
   /** Do all joints pass signal? The figures are those of the run as if mended. */
   passes: boolean;
   receiveOnly: boolean;
+  /** Impedance the run is meant for, ohm. */
+  referenceOhm: number;
+  /** What the run does to the signal-to-noise ratio; receive-only runs. */
+  reception: Reception | undefined;
   totalM: number;
   topHz: number;
   figures: {

@@ -6,6 +6,8 @@ import type { Change } from './change.js';
 import type { Design } from './design.js';
 import type { Facts } from './facts.js';
 import type { Layout } from './layout.js';
+import type { Practice } from './practice.js';
+import type { Reception } from './reception.js';
 import type { StageId } from './stages.js';
 
 export type SnagLevel = 'stop' | 'caution' | 'note';
@@ -52,6 +54,11 @@ export interface SnagContext {
   /** Voltage and power along the run at each edge of the bands. */
   edges: readonly Along[];
   tube: TubeChoice | undefined;
+  practice: Practice;
+  /** Impedance the run is meant for, ohm. */
+  referenceOhm: number;
+  /** Receive-only runs: what the run does to the signal-to-noise ratio. */
+  reception: Reception | undefined;
 }
 
 /** One rule: looks at the run and says what it has against it. */

@@ -1,38 +1,92 @@
 import type { FaceCode } from '../face.js';
-import type { Part } from '../part.js';
-import { compressionPart, crimpPart, glandPart, type CableGroup, type PartShape } from './derive.js';
-
-type Axial = Omit<PartShape, 'face' | 'group'>;
+import type { Part, Style } from '../part.js';
+import type { CableGroup } from './groups.js';
+import { nominalPart } from './partOf.js';
+import type { Axial } from './styles/style.js';
 
 /** Axial dimensions by family, mm. The rules of thumb they agree with are common practice, no source. */
 const uhfCrimp: Axial = { neckMm: 9.5, seatMm: 1, frontMm: 27, pinDepthMm: 27, proudMm: 6, minutes: 12 };
-const pinCrimp: Axial = { neckMm: 8, seatMm: 3, frontMm: 16, pinDepthMm: 5, minutes: 12 };
-const nCrimp: Axial = { neckMm: 9, seatMm: 4, frontMm: 18, pinDepthMm: 5.5, minutes: 14 };
-const smaCrimp: Axial = { neckMm: 6, seatMm: 1.5, frontMm: 10, pinDepthMm: 3, minutes: 12 };
-const thinBncCrimp: Axial = { neckMm: 6, seatMm: 2, frontMm: 16, pinDepthMm: 6, minutes: 12 };
-const nGland: Axial = { neckMm: 9, seatMm: 4, frontMm: 17, pinDepthMm: 7, minutes: 20 };
+const uhfSolder: Axial = { neckMm: 16, seatMm: 1.6, frontMm: 20, pinDepthMm: 11.4, minutes: 18 };
+const uhfScrewOn: Axial = { neckMm: 0, seatMm: 7.5, frontMm: 25, pinDepthMm: 22.5, minutes: 10 };
+const uhfReducer: Axial = { neckMm: 0, seatMm: 3, frontMm: 27, pinDepthMm: 16, minutes: 14 };
+const uhfWashers: Axial = { neckMm: 13, seatMm: 0, frontMm: 25, pinDepthMm: 25, minutes: 14 };
 const uhfGland: Axial = { neckMm: 9, seatMm: 2, frontMm: 27, pinDepthMm: 27, proudMm: 2, minutes: 20 };
-const fCompression: Axial = { neckMm: 6, seatMm: 0, frontMm: 9, pinDepthMm: 12, proudMm: 3, minutes: 5 };
+const uhfPiercing: Axial = { neckMm: 0, seatMm: 0, frontMm: 38, pinDepthMm: 0, minutes: 4 };
+const pinCrimp: Axial = { neckMm: 8, seatMm: 3, frontMm: 16, pinDepthMm: 5, minutes: 12 };
+const thinBncCrimp: Axial = { neckMm: 6, seatMm: 2, frontMm: 16, pinDepthMm: 6, minutes: 12 };
+const sideEntry: Axial = { neckMm: 6, seatMm: 2, frontMm: 16, pinDepthMm: 6, minutes: 14 };
+const nCrimp: Axial = { neckMm: 9, seatMm: 4, frontMm: 18, pinDepthMm: 5.5, minutes: 14 };
+const nGland: Axial = { neckMm: 9, seatMm: 4, frontMm: 17, pinDepthMm: 7, minutes: 20 };
+const bncGland: Axial = { neckMm: 7, seatMm: 3, frontMm: 16, pinDepthMm: 5.5, minutes: 20 };
+const smaCrimp: Axial = { neckMm: 6, seatMm: 1.5, frontMm: 10, pinDepthMm: 3, minutes: 12 };
+const fmeCrimp: Axial = { neckMm: 7, seatMm: 2, frontMm: 10, pinDepthMm: 4, minutes: 10 };
+const bigGland: Axial = { neckMm: 12, seatMm: 4, frontMm: 24, pinDepthMm: 9, minutes: 30 };
+const fCompression: Axial = { neckMm: 0, seatMm: 6, frontMm: 3, pinDepthMm: 3, proudMm: 3, minutes: 5 };
+const fCrimp: Axial = { neckMm: 0, seatMm: 6, frontMm: 3, pinDepthMm: 3, proudMm: 3, minutes: 6 };
+const rcaSolder: Axial = { neckMm: 4, seatMm: 2, frontMm: 14, pinDepthMm: 10, minutes: 8 };
+const panel: Axial = { neckMm: 12, seatMm: 4, frontMm: 8, pinDepthMm: 6, minutes: 15 };
+const tails: Axial = { neckMm: 30, seatMm: 8, frontMm: 12, pinDepthMm: 12, minutes: 20 };
 
-type Row = [make: (shape: PartShape) => Part, axial: Axial, face: FaceCode, groups: CableGroup[]];
+/** A family of parts on the faces and cable sizes for which it is made. */
+type Row = [style: Style, axial: Axial, faces: FaceCode[], groups: CableGroup[]];
+
+const thin: CableGroup[] = ['5 mm', '5 mm double-braid', '6 mm'];
+const thick: CableGroup[] = ['10 mm', '10 mm double-braid'];
+const common: CableGroup[] = [...thin, ...thick];
 
 const rows: Row[] = [
-  [crimpPart, uhfCrimp, 'uhf-plug', ['5 mm', '6 mm', '10 mm']],
-  [crimpPart, pinCrimp, 'bnc-plug', ['5 mm', '6 mm']],
-  [crimpPart, thinBncCrimp, 'bnc-plug', ['2.5 mm']],
-  [crimpPart, pinCrimp, 'bnc-jack', ['5 mm']],
-  [crimpPart, pinCrimp, 'bnc75-plug', ['6 mm 75 ohm']],
-  [crimpPart, nCrimp, 'n-plug', ['5 mm', '6 mm', '10 mm']],
-  [crimpPart, nCrimp, 'n-jack', ['5 mm', '10 mm']],
-  [glandPart, nGland, 'n-plug', ['5 mm', '6 mm', '10 mm']],
-  [glandPart, uhfGland, 'uhf-plug', ['10 mm']],
-  [crimpPart, smaCrimp, 'sma-plug', ['2.5 mm', '5 mm']],
-  [crimpPart, smaCrimp, 'sma-jack', ['2.5 mm', '5 mm']],
-  [crimpPart, smaCrimp, 'rp-sma-plug', ['2.5 mm', '5 mm']],
-  [compressionPart, fCompression, 'f-plug', ['6 mm 75 ohm']],
+  ['crimp', uhfCrimp, ['uhf-plug'], [...common, '10 mm 75 ohm']],
+  ['crimp', pinCrimp, ['mini-uhf-plug'], ['5 mm', '6 mm']],
+  ['crimp', thinBncCrimp, ['bnc-plug', 'bnc-jack', 'tnc-plug'], ['2.5 mm']],
+  ['crimp', pinCrimp, ['bnc-plug', 'tnc-plug'], common],
+  ['crimp', pinCrimp, ['bnc-jack', 'tnc-jack', 'rp-tnc-plug', 'rp-tnc-jack'], thin],
+  ['crimp', pinCrimp, ['rp-tnc-plug'], ['10 mm']],
+  ['crimp', pinCrimp, ['bnc75-plug', 'bnc75-jack', 'tnc75-plug'], ['6 mm 75 ohm', '7 mm 75 ohm']],
+  ['crimp', nCrimp, ['n-plug', 'n-jack'], common],
+  ['crimp', nCrimp, ['n75-plug'], ['6 mm 75 ohm', '10 mm 75 ohm']],
+  [
+    'crimp',
+    smaCrimp,
+    ['sma-plug', 'sma-jack', 'rp-sma-plug', 'rp-sma-jack'],
+    ['2.5 mm', '5 mm', '5 mm double-braid'],
+  ],
+  ['crimp', smaCrimp, ['sma-plug', 'rp-sma-plug'], ['6 mm']],
+  ['crimp', fmeCrimp, ['fme-jack', 'fme-plug'], ['2.5 mm', '5 mm']],
+  ['crimp', nCrimp, ['43-10-plug'], thick],
+  ['crimp', fCrimp, ['f-plug'], ['6 mm 75 ohm', '7 mm 75 ohm']],
+  ['gland', uhfGland, ['uhf-plug'], thick],
+  ['gland', nGland, ['n-plug'], common],
+  ['gland', nGland, ['n-jack'], ['5 mm', ...thick]],
+  ['gland', nGland, ['n75-plug'], ['10 mm 75 ohm']],
+  ['gland', bigGland, ['n-plug', '7-16-plug', '43-10-plug'], ['15 mm', '1/2 in corrugated']],
+  ['gland', bigGland, ['7-16-plug', '7-16-jack'], thick],
+  ['gland', bigGland, ['uhf-plug', 'n-jack'], ['15 mm']],
+  ['gland', bncGland, ['bnc-plug'], [...thin, '10 mm']],
+  ['gland', bncGland, ['tnc-plug', 'rp-tnc-plug'], [...thin, '10 mm']],
+  ['gland', bncGland, ['bnc75-plug'], ['6 mm 75 ohm']],
+  ['solder', uhfSolder, ['uhf-plug'], [...thick, '10 mm 75 ohm']],
+  ['solder', rcaSolder, ['rca-plug'], ['2.5 mm', '5 mm', '6 mm 75 ohm']],
+  ['screw-on', uhfScrewOn, ['uhf-plug'], [...thick, '10 mm 75 ohm']],
+  ['reducer', uhfReducer, ['uhf-plug'], [...thin, '6 mm 75 ohm']],
+  ['washers', uhfWashers, ['uhf-plug'], [...thin, '6 mm 75 ohm']],
+  ['piercing', uhfPiercing, ['uhf-plug'], ['5 mm', '6 mm', '10 mm']],
+  ['side-entry', sideEntry, ['bnc-plug'], ['2.5 mm']],
+  ['right angle', pinCrimp, ['bnc-plug', 'tnc-plug'], ['5 mm', '6 mm']],
+  ['right angle', sideEntry, ['bnc-plug'], ['2.5 mm']],
+  ['right angle', nCrimp, ['n-plug'], ['5 mm', '6 mm', '10 mm']],
+  ['right angle', smaCrimp, ['sma-plug'], ['2.5 mm', '5 mm']],
+  ['compression', fCompression, ['f-plug'], ['6 mm 75 ohm', '7 mm 75 ohm', '10 mm 75 ohm']],
+  ['bulkhead', panel, ['uhf-jack', 'n-jack', 'bnc-jack', 'tnc-jack'], ['5 mm', '6 mm', '10 mm']],
+  ['bulkhead', panel, ['sma-jack', 'rp-sma-jack'], ['2.5 mm', '5 mm']],
+  ['bulkhead', panel, ['f-jack', 'rca-jack', 'bnc75-jack'], ['6 mm 75 ohm']],
+  ['pigtail', tails, ['pair-plug'], ['5 mm', '6 mm', '10 mm', '6 mm 75 ohm', '10 mm 75 ohm']],
 ];
 
 /** Nominal connector parts for the cables of the catalogue. */
-export const parts: Part[] = rows.flatMap(([make, axial, face, groups]) =>
-  groups.map((group) => make({ ...axial, face, group })),
+export const parts: Part[] = rows.flatMap(([style, axial, faces, groups]) =>
+  faces.flatMap((face) => groups.map((group) => nominalPart(style, axial, face, group))),
 );
+
+export { hexDiesMm } from './groups.js';
+export { partOf } from './partOf.js';
+export { styleById } from './styles/index.js';

@@ -1,4 +1,5 @@
-export type SeriesId = 'uhf' | 'n' | 'bnc' | 'sma' | 'f';
+export type SeriesId =
+  'uhf' | 'mini-uhf' | 'n' | 'bnc' | 'tnc' | 'sma' | 'f' | '7-16' | '43-10' | 'fme' | 'rca' | 'pair';
 
 /** One impedance of a series, with what differs between impedances. */
 export interface SeriesVariant {
@@ -6,13 +7,17 @@ export interface SeriesVariant {
   /** Diameter of the mating pin, mm. */
   pinMm: number;
   maxFrequencyHz: number;
+  /** An old make whose pin is thinner than the standard’s: a face of its own, since it looks the same and does not hold. */
+  thinPin?: true;
+  /** Air, not insulator, surrounds the contact up to its mouth: how true 75 ohm BNC and TNC are told by eye. */
+  airAround?: true;
 }
 
 /** A connector series: interface dimensions from which faces are drawn, and limits. Lengths in mm. */
 export interface Series {
   id: SeriesId;
   name: string;
-  coupling: 'thread' | 'bayonet';
+  coupling: 'thread' | 'bayonet' | 'push-on' | 'soldered';
   thread: string;
   /** Major diameter of the coupling thread, or over the lugs. */
   threadMm: number;
@@ -23,7 +28,15 @@ export interface Series {
   lineImpedanceOhm: number | null;
   outerConductorIdMm: number;
   jackBodyMm: number;
+  /** Largest diameter of the plug’s coupling nut, ring or sleeve. */
   plugNutMm: number;
+  /** How the plug is gripped: seen and felt. */
+  nut: 'knurled' | 'hex' | 'bayonet ring' | 'sleeve' | 'none';
+  nutFlatsMm: number | null;
+  /** What the bodies are called where `plug` and `jack` are not the trade’s words. */
+  bodyNames?: { plug: string; jack: string };
+  /** Spring fingers of the outer contact, seen inside the plug or on its skirt. */
+  plugFingers: boolean;
   plugLengthMm: number;
   jackLengthMm: number;
   /** Electrical length which each half of a mated pair adds, mm of its own line. */
@@ -33,7 +46,10 @@ export interface Series {
   peakVoltage: number;
   torqueNm: [number, number] | null;
   torqueSaid: string;
+  /** Rated coupling cycles of the interface. */
   matings: number;
+  /** Receive and video only: no place for transmit power in a run. */
+  receiveOnly: boolean;
   weather: 'none' | 'splash' | 'gasket';
   standard: string;
   confidence: 'low' | 'medium' | 'high';

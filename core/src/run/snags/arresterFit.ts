@@ -39,7 +39,7 @@ function others({ piece }: Placed, { catalog, lowHz, topHz, design }: SnagContex
     )
     .map((a) => ({
       title: `Take ${a.name}`,
-      detail: `same faces · ${piece.tubeV} V tube`,
+      detail: `same faces${a.tubeChangeable ? ` · ${piece.tubeV} V tube` : ''}`,
       changes: [{ op: 'set piece', piece: { ...piece, arrester: a.id } }],
     }));
 }
@@ -54,16 +54,17 @@ function blocksDc(placed: Placed, context: SnagContext): Snag[] {
       id: `arrester-dc@${placed.piece.id}`,
       level: 'stop',
       what: 'This arrester blocks the direct current',
-      why: `${name} has a blocking capacitor: 0 V of the feed reaches the mast.`,
+      why: `${name} ${entry(context.catalog.arresters, placed.piece.arrester).groundsDc ? 'joins pin and shell for direct current' : 'has a blocking capacitor'}: 0 V of the feed reaches the mast.`,
       remedies: others(placed, context),
       source: 'construction of the arrester',
     },
   ];
 }
 
-function tube(placed: Placed, { tube: choice, design }: SnagContext): Snag[] {
-  if (!choice || design.service.powerW === 0) return [];
+function tube(placed: Placed, { tube: choice, design, catalog }: SnagContext): Snag[] {
   const { piece } = placed;
+  if (!choice || design.service.powerW === 0 || !entry(catalog.arresters, piece.arrester).tubeChangeable)
+    return [];
   const { at, distanceM, stage } = base(placed);
   const where = { at, distanceM, stage };
   const remedies: Remedy[] =

@@ -1,10 +1,16 @@
 import type { SnagRule } from '../snag.js';
+import { adapterStack } from './adapterStack.js';
 import { arresterFit } from './arresterFit.js';
 import { arresterMissing } from './arresterMissing.js';
 import { averagePower } from './averagePower.js';
 import { bendRadius } from './bendRadius.js';
 import { cableFit } from './cableFit.js';
+import { cheaperCable } from './cheaperCable.js';
+import { dieNotOwned } from './dieNotOwned.js';
+import { flexingCentre } from './flexingCentre.js';
+import { foilScrewOn } from './foilScrewOn.js';
 import { handheldPort } from './handheldPort.js';
+import { impedanceStep } from './impedanceStep.js';
 import { jacket } from './jacket.js';
 import { lossBudget } from './lossBudget.js';
 import { mating } from './mating.js';
@@ -12,7 +18,9 @@ import { peakVoltage } from './peakVoltage.js';
 import { reach } from './reach.js';
 import { seriesFrequency } from './seriesFrequency.js';
 import { seventyFive } from './seventyFive.js';
+import { tooManyJoints } from './tooManyJoints.js';
 import { unsealedJoint } from './unsealedJoint.js';
+import { wornPort } from './wornPort.js';
 
 /** Every rule; adding one touches this list and its own file only. */
 export const snagRules: SnagRule[] = [
@@ -23,11 +31,19 @@ export const snagRules: SnagRule[] = [
   peakVoltage,
   averagePower,
   seventyFive,
+  impedanceStep,
   lossBudget,
+  cheaperCable,
+  tooManyJoints,
   arresterMissing,
   arresterFit,
   jacket,
   bendRadius,
+  flexingCentre,
+  foilScrewOn,
+  dieNotOwned,
   handheldPort,
+  adapterStack,
+  wornPort,
   unsealedJoint,
 ];

@@ -4,7 +4,10 @@ import { betterCables } from '../betterCables.js';
 import type { Snag, SnagRule } from '../snag.js';
 
 /** What a leg asks of a jacket; nothing when it is content. */
-function complaint(cable: Cable, leg: Leg): { level: 'stop' | 'caution'; why: string } | undefined {
+export function jacketComplaint(
+  cable: Cable,
+  leg: Leg,
+): { level: 'stop' | 'caution'; why: string } | undefined {
   if (leg.kind === 'direct burial' && cable.directBurial !== 'yes') {
     const only =
       cable.directBurial === 'flooded type only'
@@ -33,7 +36,7 @@ export const jacket: SnagRule = ({ design, catalog, layout, route, topHz }) =>
       .filter((span) => span.fromM < toM && span.toM > fromM)
       .map(({ leg, fromM: at }) => ({ leg: design.legs[leg], at }));
     const worst = crossed
-      .map(({ leg, at }) => ({ leg, at, found: complaint(cable, leg) }))
+      .map(({ leg, at }) => ({ leg, at, found: jacketComplaint(cable, leg) }))
       .find(({ found }) => found);
     if (!worst?.found) return [];
     const duct =
@@ -68,7 +71,7 @@ export const jacket: SnagRule = ({ design, catalog, layout, route, topHz }) =>
             piece,
             catalog,
             topHz,
-            (other) => crossed.every(({ leg }) => !complaint(other, leg)),
+            (other) => crossed.every(({ leg }) => !jacketComplaint(other, leg)),
             2,
           ),
         ],

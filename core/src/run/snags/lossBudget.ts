@@ -5,17 +5,27 @@ import { betterCables } from '../betterCables.js';
 import type { Assembly } from '../design.js';
 import type { Remedy, SnagRule } from '../snag.js';
 
+/** With an amplifier at the antenna the loss behind it hardly counts. Nominal figures, common practice. */
+const amplifier: Remedy = {
+  title: 'Put an amplifier at the antenna',
+  detail: '20 dB gain, 1.5 dB noise figure, fed over the cable',
+  changes: [
+    { op: 'set service', service: { preamplifier: { noiseFigureDb: 1.5, gainDb: 20 }, dcFeed: true } },
+  ],
+};
+
 /** Loss over the service's budget at the highest frequency in use. */
-export const lossBudget: SnagRule = ({ design, catalog, layout, topHz, lossDb }) => {
+export const lossBudget: SnagRule = ({ design, catalog, layout, topHz, lossDb, reception }) => {
   const { lossBudgetDb } = design.service;
-  if (lossDb <= lossBudgetDb) return [];
+  const judgedDb = reception?.costs.value ?? lossDb;
+  if (judgedDb <= lossBudgetDb) return [];
   const assemblies = layout.pieces
     .map(({ piece }) => piece)
     .filter((piece): piece is Assembly => piece.kind === 'assembly');
   const costs = (piece: Assembly): number =>
     matchedLossDb(entry(catalog.cables, piece.cable), topHz, piece.lengthM);
   const worst = assemblies.sort((x, y) => costs(y) - costs(x)).at(0);
-  const over = lossDb - lossBudgetDb;
+  const over = judgedDb - lossBudgetDb;
   /** Cables which bring it under the budget; when none does, those which help most. */
   const lessLoss = (piece: Assembly, wantedDb: number): Remedy[] => {
     const saved = (cable: Cable): number => costs(piece) - matchedLossDb(cable, topHz, piece.lengthM);
@@ -31,16 +41,19 @@ export const lossBudget: SnagRule = ({ design, catalog, layout, topHz, lossDb })
       stage: 'plan',
       at: worst?.id ?? 'run',
       distanceM: layout.pieces.find(({ piece }) => piece === worst)?.fromM ?? 0,
-      what: `Loses ${formatDecibels(lossDb)}, budget ${formatDecibels(lossBudgetDb)}`,
+      what: reception
+        ? `Costs ${formatDecibels(judgedDb)} of signal-to-noise, budget ${formatDecibels(lossBudgetDb)}`
+        : `Loses ${formatDecibels(lossDb)}, budget ${formatDecibels(lossBudgetDb)}`,
       why: worst
         ? `${worst.label} alone costs ${formatDecibels(costs(worst))} at ${formatFrequency(topHz)}.`
         : `Mismatch costs ${formatDecibels(lossDb)} at ${formatFrequency(topHz)}.`,
       remedies: [
         ...(worst ? lessLoss(worst, over) : []),
+        ...(reception && !reception.amplified ? [amplifier] : []),
         {
-          title: `Allow ${formatDecibels(Math.ceil(lossDb * 10) / 10)}`,
+          title: `Allow ${formatDecibels(Math.ceil(judgedDb * 10) / 10)}`,
           detail: 'raises the budget of the service',
-          changes: [{ op: 'set service', service: { lossBudgetDb: Math.ceil(lossDb * 10) / 10 } }],
+          changes: [{ op: 'set service', service: { lossBudgetDb: Math.ceil(judgedDb * 10) / 10 } }],
         },
       ],
       source: 'k1·√f + k2·f and the chain matrices of the joints',

@@ -1,20 +1,21 @@
-import { faceName, faceOf, seriesById, type Catalog, type Face, type Part } from '../../catalog/index.js';
-import { returnLossDb, sweep } from '../../line/index.js';
+import {
+  faceName,
+  faceOf,
+  seriesOf,
+  variantOf,
+  type Catalog,
+  type Face,
+  type Part,
+} from '../../catalog/index.js';
+import { aloneDb, jointElements } from '../../line/index.js';
 import { formatFrequency } from '../../quantity/index.js';
 import type { Change } from '../change.js';
 import type { Design } from '../design.js';
-import { jointElements, type PlacedJoint } from '../layout.js';
+import type { PlacedJoint } from '../layout.js';
 import type { Remedy, Snag, SnagRule } from '../snag.js';
 import { article, partsToMeet } from '../waysToJoin.js';
 
-const topOf = (face: Face): number =>
-  seriesById[face.series].variants.find((v) => v.impedanceOhm === face.impedanceOhm)?.maxFrequencyHz ?? 0;
-
-/** Return loss of the joint alone between matched lines, dB. */
-function echoDb(joint: PlacedJoint, hz: number): number {
-  const elements = jointElements(joint).map(({ element }) => element);
-  return returnLossDb(sweep(elements, { re: 50, im: 0 }, new Float64Array([hz])).reflection[0]);
-}
+const topOf = (face: Face): number => variantOf(face).maxFrequencyHz;
 
 /** A series used above the frequency its standard gives; the figure is the joint's own reflection there. */
 export const seriesFrequency: SnagRule = ({ design, catalog, layout, topHz }) =>
@@ -29,9 +30,9 @@ export const seriesFrequency: SnagRule = ({ design, catalog, layout, topHz }) =>
         at: joint.id,
         distanceM: joint.atM,
         what: `${faceName(face)} above its band: to ${formatFrequency(topOf(face))}, used at ${formatFrequency(topHz)}`,
-        why: `Alone this joint sends back an echo ${echoDb(joint, topHz).toFixed(1)} dB down at ${formatFrequency(topHz)}.`,
+        why: `Alone this joint sends back an echo ${aloneDb(jointElements(joint.left, joint.right), topHz).echoDb.toFixed(1)} dB down at ${formatFrequency(topHz)}.`,
         remedies: toN(design, joint, catalog),
-        source: seriesById[face.series].standard,
+        source: seriesOf(face).standard,
       };
     });
 

@@ -1,11 +1,11 @@
-import { entry, faceName, seriesById } from '../../catalog/index.js';
+import { entry, faceName, seriesOf, type Face } from '../../catalog/index.js';
 import { reflectionDb } from '../../line/index.js';
-import { formatPower } from '../../quantity/index.js';
+import { formatFrequency, formatPower } from '../../quantity/index.js';
 import { inCable } from '../betterCables.js';
 import type { Remedy, Snag, SnagRule } from '../snag.js';
 
 /** 75 ohm cable in a 50 ohm transmit run, and series that carry no transmit power. Handbook practice. */
-export const seventyFive: SnagRule = ({ design, catalog, layout }) => {
+export const seventyFive: SnagRule = ({ design, catalog, layout, referenceOhm, topHz }) => {
   const { powerW } = design.service;
   const receiveOnly: Remedy = {
     title: 'Make it a receive-only run',
@@ -15,9 +15,9 @@ export const seventyFive: SnagRule = ({ design, catalog, layout }) => {
   const cables = layout.pieces.flatMap(({ piece, fromM }): Snag[] => {
     if (piece.kind !== 'assembly' || powerW === 0 || piece.target) return [];
     const cable = entry(catalog.cables, piece.cable);
-    if (cable.impedanceOhm === 50) return [];
+    if (cable.impedanceOhm === referenceOhm) return [];
     const fifty = [...catalog.cables.values()]
-      .filter((other) => other.impedanceOhm === 50)
+      .filter((other) => other.impedanceOhm === referenceOhm)
       .map((other) => ({ other, changed: inCable(piece, other, catalog) }))
       .find(({ changed }) => changed);
     return [
@@ -27,8 +27,8 @@ export const seventyFive: SnagRule = ({ design, catalog, layout }) => {
         stage: 'plan',
         at: piece.id,
         distanceM: fromM,
-        what: `${cable.impedanceOhm} ohm cable in a 50 ohm transmit run`,
-        why: `Each end of it sends back an echo ${reflectionDb(50, cable.impedanceOhm).toFixed(1)} dB down.`,
+        what: `${cable.impedanceOhm} ohm cable in a ${referenceOhm} ohm transmit run`,
+        why: `Each end of it sends back an echo ${reflectionDb(referenceOhm, cable.impedanceOhm).toFixed(1)} dB down.`,
         remedies: fifty?.changed
           ? [
               {
@@ -46,20 +46,35 @@ export const seventyFive: SnagRule = ({ design, catalog, layout }) => {
     powerW === 0
       ? []
       : layout.joints.filter(
-          ({ left, right, mating }) => mating.passes && (left.series === 'f' || right.series === 'f'),
+          ({ left, right, mating }) => mating.passes && [left, right].some((face) => refused(face, topHz)),
         );
   return [
     ...cables,
-    ...joints.map((joint): Snag => ({
-      id: `no-transmit@${joint.id}`,
-      level: 'stop',
-      stage: 'plan',
-      at: joint.id,
-      distanceM: joint.atM,
-      what: `${faceName(joint.left)} is no place for transmit power`,
-      why: `${formatPower(powerW)} forward; the pin of an F joint is the bare conductor of the cable, rated ${seriesById.f.peakVoltage} V.`,
-      remedies: [receiveOnly],
-      source: seriesById.f.standard,
-    })),
+    ...joints.map((joint): Snag => {
+      const face = [joint.left, joint.right].find((one) => refused(one, topHz)) ?? joint.left;
+      const { peakVoltage, standard, coupling } = seriesOf(face);
+      const because =
+        face.series === 'f'
+          ? 'the pin of an F joint is the bare conductor of the cable'
+          : coupling === 'push-on'
+            ? 'nothing but friction holds the joint'
+            : `two bare wires are no line at ${formatFrequency(topHz)}`;
+      return {
+        id: `no-transmit@${joint.id}`,
+        level: 'stop',
+        stage: 'plan',
+        at: joint.id,
+        distanceM: joint.atM,
+        what: `${faceName(face)} is no place for transmit power`,
+        why: `${formatPower(powerW)} forward; ${because}, rated ${peakVoltage} V.`,
+        remedies: [receiveOnly],
+        source: standard,
+      };
+    }),
   ];
 };
+
+/** Series for receiving only; tails soldered at the centre of a dipole do carry power up to the end of HF (common practice). */
+const refused = (face: Face, topHz: number): boolean =>
+  seriesOf(face).receiveOnly && !(face.series === 'pair' && topHz <= HF_TOP_HZ);
+const HF_TOP_HZ = 30e6;

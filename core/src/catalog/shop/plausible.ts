@@ -1,0 +1,150 @@
+import type { Problem } from '../../quantity/index.js';
+import type { Cable } from '../cable.js';
+import { faces } from '../face.js';
+import type { PartDimensions } from '../part.js';
+import type { Adapter } from '../adapters.js';
+import type { Port, ShopEntry } from './entries.js';
+
+const problem = (code: string, message: string, where: string, remedy: string): Problem => ({
+  code,
+  message,
+  where,
+  remedy,
+});
+
+/** How far the impedance of a cable's diameters may lie from the one stated: nominal diameters are rounded. */
+const IMPEDANCE_SHARE = 0.3;
+
+/** Impedance of a coaxial line of these diameters: 59.96·VF·ln(D/d), a stranded centre counted 0.94 of its circle (Pozar). */
+export const impedanceFromDiameters = ({
+  centreMm,
+  centreKind,
+  dielectricMm,
+  velocityFactor,
+}: Pick<Cable, 'centreMm' | 'centreKind' | 'dielectricMm' | 'velocityFactor'>): number =>
+  59.96 * velocityFactor * Math.log(dielectricMm / (centreMm * (centreKind === 'stranded' ? 0.94 : 1)));
+
+function cableProblems(cable: Cable): Problem[] {
+  const { centreMm, dielectricMm, jacketMm, impedanceOhm } = cable;
+  if (dielectricMm <= centreMm)
+    return [
+      problem(
+        'cable.layers',
+        `The dielectric (${dielectricMm} mm) is not thicker than the centre (${centreMm} mm).`,
+        'dielectricMm',
+        'Measure both again: the dielectric lies over the centre.',
+      ),
+    ];
+  if (jacketMm <= dielectricMm)
+    return [
+      problem(
+        'cable.layers',
+        `The jacket (${jacketMm} mm) is not thicker than the dielectric (${dielectricMm} mm).`,
+        'jacketMm',
+        'Measure both again: braid and jacket lie over the dielectric.',
+      ),
+    ];
+  const computed = impedanceFromDiameters(cable);
+  if (Math.abs(computed - impedanceOhm) > IMPEDANCE_SHARE * impedanceOhm)
+    return [
+      problem(
+        'cable.impedance',
+        `These diameters and this velocity factor make ${computed.toFixed(0)} ohm, not ${impedanceOhm} ohm.`,
+        'centreMm',
+        'Check the centre’s and the dielectric’s diameter, and the velocity factor.',
+      ),
+    ];
+  if (cable.bendRepeatedMm < cable.bendOnceMm)
+    return [
+      problem(
+        'cable.bend',
+        `It cannot flex (${cable.bendRepeatedMm} mm) tighter than it may be bent once (${cable.bendOnceMm} mm).`,
+        'bendRepeatedMm',
+        'Swap the two radii.',
+      ),
+    ];
+  return [];
+}
+
+const unknownFace = (face: string, where: string): Problem[] =>
+  faces.has(face)
+    ? []
+    : [
+        problem(
+          'face.unknown',
+          `There is no face “${face}”.`,
+          where,
+          'Use a face of the catalogue, for example n-plug.',
+        ),
+      ];
+
+function partProblems(part: PartDimensions): Problem[] {
+  const problems = unknownFace(part.face, 'face');
+  const tighter = (
+    inner: 'bodyBoreMm' | 'neckOuterMm',
+    outer: 'neckOuterMm' | 'gripBoreMm',
+    said: string,
+  ): void => {
+    const [small, large] = [part[inner], part[outer]];
+    if (small !== null && large !== null && large <= small && part.style !== 'solder')
+      problems.push(
+        problem(
+          'part.bores',
+          `${said}: ${large} mm is not wider than ${small} mm.`,
+          outer,
+          'Measure both again, or leave the one out which this style does not have.',
+        ),
+      );
+  };
+  tighter('bodyBoreMm', 'neckOuterMm', 'The neck’s outside must be wider than the bore in it');
+  tighter('neckOuterMm', 'gripBoreMm', 'What grips the jacket must be wider than the neck under the braid');
+  if (part.neckMm + part.seatMm > part.jacketToPlaneMm + 1e-9)
+    problems.push(
+      problem(
+        'part.length',
+        `Neck and seat (${part.neckMm + part.seatMm} mm) are longer than the whole part (${part.jacketToPlaneMm} mm).`,
+        'jacketToPlaneMm',
+        'Measure from the jacket’s edge to the front of the shell.',
+      ),
+    );
+  for (const [k, { depthMm }] of part.pins.entries()) {
+    if (depthMm > part.jacketToPlaneMm)
+      problems.push(
+        problem(
+          'part.pin',
+          `Pin ${k + 1} is ${depthMm} mm deep, the whole part ${part.jacketToPlaneMm} mm long.`,
+          `pins[${k}].depthMm`,
+          'Measure how deep the conductor sits.',
+        ),
+      );
+  }
+  return problems;
+}
+
+const adapterProblems = ({ faces: [a, b] }: Adapter): Problem[] => [
+  ...unknownFace(a, 'faces[0]'),
+  ...unknownFace(b, 'faces[1]'),
+];
+
+const portProblems = ({ face, lowHz, highHz }: Port): Problem[] => [
+  ...unknownFace(face, 'face'),
+  ...(highHz < lowHz
+    ? [problem('port.band', 'The band ends below its start.', 'highHz', 'Swap the two frequencies.')]
+    : []),
+];
+
+/** What cannot be true of the dimensions of an entry, each dimension named. */
+export function implausible({ kind, data }: ShopEntry): Problem[] {
+  switch (kind) {
+    case 'cable':
+      return cableProblems(data);
+    case 'part':
+      return partProblems(data);
+    case 'adapter':
+      return adapterProblems(data);
+    case 'port':
+      return portProblems(data);
+    case 'stock':
+      return [];
+  }
+}

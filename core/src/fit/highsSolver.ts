@@ -1,0 +1,31 @@
+import type { Highs } from 'highs';
+import type { MilpSolution, MilpSolver } from './kit.js';
+
+/**
+ * HiGHS as the solver of kits and cutting plans; whoever calls has loaded it.
+ *
+ * @param highs the loaded library
+ * @param onBound told the best solution and the bound while it works
+ */
+export function highsSolver(
+  highs: Highs,
+  onBound: (found: number, bound: number) => void = () => undefined,
+): MilpSolver {
+  const { callbackType, modelStatus } = highs.constants;
+  return (program, limitS) =>
+    Promise.resolve(
+      highs.withModel({ format: 'lp', data: program }, (model): MilpSolution => {
+        model.options.set({ time_limit: limitS, output_flag: false });
+        const run = model.run({
+          [callbackType.mipLogging]: ({ data }) => {
+            onBound(data.mip_primal_bound ?? Infinity, data.mip_dual_bound ?? 0);
+          },
+        });
+        return {
+          proved: run.modelStatus === modelStatus.optimal,
+          bound: Number(model.info.get('mip_dual_bound')),
+          values: model.getSolution().colValue,
+        };
+      }),
+    );
+}

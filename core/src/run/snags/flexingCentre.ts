@@ -1,0 +1,28 @@
+import { entry } from '../../catalog/index.js';
+import { betterCables } from '../betterCables.js';
+import type { Snag, SnagRule } from '../snag.js';
+
+/** A solid centre conductor where the cable must flex breaks in the end. Common practice, no source. */
+export const flexingCentre: SnagRule = ({ design, catalog, layout, route, topHz }) =>
+  route.spans.flatMap((span): Snag[] => {
+    const leg = design.legs[span.leg];
+    if (leg.kind !== 'rotator loop') return [];
+    return layout.pieces.flatMap(({ piece, fromM, toM }): Snag[] => {
+      if (piece.kind !== 'assembly' || fromM >= span.toM || toM <= span.fromM) return [];
+      const cable = entry(catalog.cables, piece.cable);
+      if (cable.centreKind !== 'solid') return [];
+      return [
+        {
+          id: `flexing-centre@${piece.id}.${leg.id}`,
+          level: 'caution',
+          stage: 'plan',
+          at: piece.id,
+          distanceM: Math.max(fromM, span.fromM),
+          what: `${cable.name} flexes in ${leg.name}`,
+          why: `Its centre is one solid ${cable.centreMm} mm wire over ${leg.lengthM} m that turn; a stranded one bears it.`,
+          remedies: betterCables(piece, catalog, topHz, ({ centreKind }) => centreKind === 'stranded'),
+          source: 'common practice, no source',
+        },
+      ];
+    });
+  });

@@ -1,0 +1,76 @@
+import { entry, faceName, faceOf, seriesOf } from '../../catalog/index.js';
+import { adapterChains } from '../../fit/index.js';
+import { freshId } from '../change.js';
+import type { Remedy, Snag, SnagContext, SnagRule } from '../snag.js';
+import { adapterPiece, needsOf } from '../waysToJoin.js';
+
+/** Share of the rated couplings from which on it is said. Common practice, no source. */
+export const WORN_SHARE = 0.8;
+
+/** A port or an adapter coupled nearly as often as its series is rated for. Source: matings of the interface standard. */
+export const wornPort: SnagRule = (context) => {
+  const { design, catalog, layout } = context;
+  const ports = [design.radio, design.antenna].flatMap(({ name, face }, k): Snag[] => {
+    const known = [...catalog.ports.values()].find((port) => port.name === name && port.face === face);
+    const { matings, standard } = seriesOf(faceOf(face));
+    if (!known || known.matings < WORN_SHARE * matings) return [];
+    const joint = layout.joints[k === 0 ? 0 : layout.joints.length - 1];
+    return [
+      {
+        id: `worn@${k === 0 ? 'radio' : 'antenna'}`,
+        level: 'caution',
+        stage: 'plan',
+        at: joint.id,
+        distanceM: joint.atM,
+        what: `${name}: its ${faceName(faceOf(face))} is worn`,
+        why: `Coupled ${known.matings} times of the ${matings} it is rated for.`,
+        remedies: k === 0 ? saver(context) : [],
+        source: standard,
+      },
+    ];
+  });
+  const adapters = layout.pieces.flatMap(({ piece, fromM, name, faces }): Snag[] => {
+    if (piece.kind !== 'adapter') return [];
+    const stock = catalog.stock.get(entry(catalog.adapters, piece.adapter).id);
+    const rated = Math.min(...faces.map((face) => seriesOf(face).matings));
+    if (!stock || stock.matings < WORN_SHARE * rated) return [];
+    return [
+      {
+        id: `worn@${piece.id}`,
+        level: 'note',
+        stage: 'plan',
+        at: piece.id,
+        distanceM: fromM,
+        what: `${name}: the one on the shelf is worn`,
+        why: `Coupled ${stock.matings} times of the ${rated} it is rated for.`,
+        remedies: [],
+        source: seriesOf(faces[0]).standard,
+      },
+    ];
+  });
+  return [...ports, ...adapters];
+};
+
+/** A saver stays on the port, so that wear falls on the saver. */
+function saver({ design, catalog, layout }: SnagContext): Remedy[] {
+  const [first] = layout.joints;
+  if (!first.mating.passes) return [];
+  return adapterChains(first.left, first.right, catalog.adapters, {
+    ...needsOf(design, catalog, false),
+    most: 1,
+  })
+    .filter(({ adapters: [own] }) => own.adapter.form === 'saver')
+    .slice(0, 1)
+    .map(({ adapters: [own] }) => ({
+      title: `Leave a ${own.adapter.name} on the port`,
+      detail: '+1 joint · wear falls on the saver',
+      changes: [
+        {
+          op: 'splice pieces',
+          at: 0,
+          remove: 0,
+          insert: [adapterPiece(freshId(design.pieces, 'saver'), own)],
+        },
+      ],
+    }));
+}
