@@ -3,7 +3,8 @@ import { readFile } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
 import { promisify } from 'node:util';
 import { describe, expect, it } from 'vitest';
-import { program, type ExitCode } from './program.js';
+import type { ExitCode } from './desk.js';
+import { program } from './program.js';
 
 interface Ran {
   exitCode: ExitCode;
@@ -95,14 +96,66 @@ describe('kobran length', () => {
   });
 });
 
+describe('kobran join', () => {
+  // Trade facts, no source: what every bag has, and what must not carry power.
+  it('names the chain and why, and says no where nothing passes', async () => {
+    const found = await kobran(['join', 'SMA jack', 'BNC plug', '--at', '145MHz', '--power', '5W']);
+    expect(found.exitCode).toBe(0);
+    expect(found.json()).toMatchObject({
+      0: {
+        adapters: [{ id: 'sma-plug-to-bnc-jack' }],
+        passes: true,
+        why: expect.stringContaining('145 MHz') as unknown,
+      },
+    });
+    expect((await kobran(['join', 'F jack', 'N plug', '--power', '25W'])).exitCode).toBe(1);
+    expect((await kobran(['join', 'F jack', 'N plug', '--power', 'lots'])).exitCode).toBe(2);
+  });
+});
+
+describe('kobran fit', () => {
+  it('gives the gaps, and the parts which do fit', async () => {
+    const tight = await kobran(['fit', 'rg213', 'uhf-plug-crimp-5mm']);
+    expect([tight.exitCode, tight.json().verdict]).toEqual([1, 'tight']);
+    expect((await kobran(['fit', 'rg213'])).out).toContain('uhf-plug-solder-10mm');
+    expect((await kobran(['fit', 'rg999'])).err).toContain('There is no cable “rg999”');
+  });
+});
+
+describe('kobran cables', () => {
+  it('weighs every cable for a run', async () => {
+    const { exitCode, json } = await kobran(['cables', example]);
+    expect(exitCode).toBe(0);
+    const { cables } = json() as { cables: { id: string; against: string[] }[] };
+    expect(cables.map(({ id }) => id)).toContain('c400');
+    expect(cables.find(({ id }) => id === 'rg174')?.against.length).toBeGreaterThan(0);
+    expect((await kobran(['cables', example, '--piece', 'nothing'])).exitCode).toBe(2);
+  });
+});
+
+describe('kobran catalog', () => {
+  it('an own catalogue lies over the shipped one; a spoilt one is refused with its line', async () => {
+    const own = await kobran(['--catalog', `${root}docs/examples/own-catalog.csv`, 'fit', 'grey-drum']);
+    expect(own.out).toContain('our-n-plug');
+    const spoilt = await kobran(
+      ['--catalog', '-', 'fit', 'rg213'],
+      'kind,id,count,matings\nstock,x,many,0\n',
+    );
+    expect(spoilt.exitCode).toBe(2);
+    expect(spoilt.err).toContain('line 2, column count');
+  });
+  it('what it prints it reads', async () => {
+    const { out } = await kobran(['catalog', '--format', 'csv']);
+    expect((await kobran(['--catalog', '-', 'fit', 'rg213'], out)).exitCode).toBe(0);
+  });
+});
+
 describe('help', () => {
   const examples = async (): Promise<string[]> => {
     const helps = await Promise.all(
-      [
-        ['evaluate', '--help'],
-        ['mate', '--help'],
-        ['length', '--help'],
-      ].map((argv) => kobran(argv)),
+      ['evaluate', 'mate', 'join', 'fit', 'cables', 'length', 'catalog'].map((name) =>
+        kobran([name, '--help']),
+      ),
     );
     return helps.flatMap(({ out }) =>
       out
@@ -114,13 +167,14 @@ describe('help', () => {
 
   it('every documented example runs, as a process', async () => {
     const lines = await examples();
-    expect(lines).toHaveLength(4);
+    expect(lines.length).toBeGreaterThanOrEqual(9);
     for (const line of lines) {
       const argv = [...line.matchAll(/"([^"]+)"|(\S+)/g)].map((m) => m[1] ?? m[2]).slice(2);
       const { stdout } = await promisify(execFile)(process.execPath, ['cli/bin/kobran.js', ...argv], {
         cwd: root,
       }).catch((error: { code: number; stdout: string }) => error);
-      expect(JSON.parse(stdout)).toBeTruthy();
+      expect(line.includes('csv') || JSON.parse(stdout)).toBeTruthy();
+      expect(stdout.length, line).toBeGreaterThan(100);
     }
   });
 

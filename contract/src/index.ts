@@ -3,10 +3,21 @@ export {
   AddReading,
   CreateJob,
   CreateRun,
+  ImportShop,
   JOB_FILE_SCHEMA,
   JobFile,
   JobFileRun,
+  PutShopEntry,
   ReplaceJob,
   ReplaceRun,
+  ShopFileEntry,
 } from './requests.js';
-export type { ApiProblem, Health, JobDocument, JobSummary, RunDocument } from './responses.js';
+export type {
+  ApiProblem,
+  Health,
+  JobDocument,
+  JobSummary,
+  RunDocument,
+  ShopDocument,
+  StoredShopEntry,
+} from './responses.js';

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { Practice, logKinds, type LogKind } from '@kobran/core';
+import { Practice, logKinds, shopKinds, type LogKind, type ShopKind } from '@kobran/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -69,6 +69,27 @@ export class AddLogEntry {
   @IsISO8601({ strict: true }) at!: string;
 }
 
+/** One entry of the shop’s own catalogue; core’s `readShopEntry` checks its data by its kind. */
+export class PutShopEntry {
+  /** The version this change was made on; 0 for a new entry. */
+  @IsInt() @Min(0) version!: number;
+  @IsObject() data!: object;
+}
+
+export class ShopFileEntry {
+  @IsIn(shopKinds) kind!: ShopKind;
+  @IsObject() data!: object;
+}
+
+/** Many entries at once, all or none. */
+export class ImportShop {
+  @IsArray()
+  @ArrayMaxSize(5000)
+  @ValidateNested({ each: true })
+  @Type(() => ShopFileEntry)
+  entries!: ShopFileEntry[];
+}
+
 export const JOB_FILE_SCHEMA = 'kobran-job/1';
 
 export class JobFileRun {
@@ -88,5 +109,12 @@ export class JobFile {
   @IsString() @Length(1, 120) name!: string;
   @IsString() @MaxLength(200) site!: string;
   @ValidateNested() @Type(() => Practice) practice!: Practice;
+  /** Own catalogue entries which the designs name, so that the file stands by itself. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(1000)
+  @ValidateNested({ each: true })
+  @Type(() => ShopFileEntry)
+  catalog?: ShopFileEntry[];
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => JobFileRun) runs!: JobFileRun[];
 }

@@ -1,4 +1,4 @@
-import type { Design, LogEntry, Practice, Problem, Reading } from '@kobran/core';
+import type { Design, LogEntry, Practice, Problem, Reading, ShopEntry } from '@kobran/core';
 
 /** What the server answers. */
 
@@ -27,6 +27,14 @@ export interface JobDocument extends JobSummary {
   runs: RunDocument[];
 }
 
+/** An entry of the shop with the version it stands at. */
+export type StoredShopEntry = ShopEntry & { version: number };
+
+/** Everything the shop has added to the catalogue. */
+export interface ShopDocument {
+  entries: StoredShopEntry[];
+}
+
 export interface Health {
   status: 'ok';
   /** Round trip to the database, ms. */
@@ -38,5 +46,5 @@ export interface ApiProblem extends Problem {
   /** The other problems of the same request. */
   others?: Problem[];
   /** On 409: what stands on the server. */
-  current?: { version: number; design?: Design };
+  current?: { version: number; design?: Design; data?: unknown };
 }

@@ -21,6 +21,8 @@ import { JobsService } from './jobs/jobs.service.js';
 import { serveOpenApi } from './openapi.js';
 import { RunsController } from './runs/runs.controller.js';
 import { RunsService } from './runs/runs.service.js';
+import { ShopController } from './shop/shop.controller.js';
+import { ShopService } from './shop/shop.service.js';
 
 const BODY_LIMIT = '4mb';
 
@@ -30,8 +32,8 @@ class AppModule {
     return {
       module: AppModule,
       imports: [DatabaseModule.with(database)],
-      controllers: [HealthController, JobFileController, JobsController, RunsController],
-      providers: [JobsService, RunsService, JobFileService],
+      controllers: [HealthController, JobFileController, JobsController, RunsController, ShopController],
+      providers: [JobsService, RunsService, JobFileService, ShopService],
     };
   }
 }

@@ -8,6 +8,13 @@ export const schemaOf = ({ name }: { name: string }): ApiBodyOptions => ({
   schema: { $ref: `#/components/schemas/${name}` },
 });
 
+/** JSON schemas of every class with validation rules, drawn from the rules themselves. */
+export const classSchemas = (refPointerPrefix: string): Record<string, unknown> =>
+  validationMetadatasToSchemas({
+    classTransformerMetadataStorage: classTransformer.defaultMetadataStorage,
+    refPointerPrefix,
+  });
+
 /** Serves the description of the API at /api/docs and as JSON at /api/docs-json. */
 export function serveOpenApi(app: INestApplication): void {
   const config = new DocumentBuilder()
@@ -16,10 +23,7 @@ export function serveOpenApi(app: INestApplication): void {
     .setVersion('1')
     .build();
   const document = SwaggerModule.createDocument(app, config);
-  const schemas = validationMetadatasToSchemas({
-    classTransformerMetadataStorage: classTransformer.defaultMetadataStorage,
-    refPointerPrefix: '#/components/schemas/',
-  });
+  const schemas = classSchemas('#/components/schemas/');
   const described: OpenAPIObject = {
     ...document,
     components: {

@@ -58,17 +58,7 @@ export const facesOfTurned = ({ adapter, reversed }: TurnedAdapter): [Face, Face
   return reversed ? [b, a] : [a, b];
 };
 
-const joinable = new Map<string, boolean>();
-
-/** Do two faces pass signal? Remembered: the faces of the catalogue are few, and a verdict never changes. */
-function joins(a: string, b: string): boolean {
-  const key = `${a} ${b}`;
-  const known = joinable.get(key);
-  if (known !== undefined) return known;
-  const passes = mate(faceOf(a), faceOf(b)).passes;
-  joinable.set(key, passes);
-  return passes;
-}
+const joins = (a: string, b: string): boolean => mate(faceOf(a), faceOf(b)).passes;
 
 interface Turned extends TurnedAdapter {
   enter: string;
@@ -148,7 +138,7 @@ export function chainElements(from: Face, to: Face, adapters: readonly TurnedAda
   const elements = adapters.flatMap((turned) => {
     const [enter, leave] = facesOfTurned(turned);
     const own = adapterElements(turned.adapter);
-    const all = [...jointElements(left, enter), ...(turned.reversed ? own.reverse() : own)];
+    const all = [...jointElements(left, enter), ...(turned.reversed ? own.toReversed() : own)];
     left = leave;
     return all;
   });

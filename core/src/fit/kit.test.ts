@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import highsLoader from 'highs';
+import type { Highs } from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { catalog, type Adapter } from '../catalog/index.js';
 import {
@@ -13,7 +13,9 @@ import {
 
 let solve: MilpSolver;
 beforeAll(async () => {
-  solve = highsSolver(await highsLoader());
+  // The package’s types describe its CommonJS form; what Node.js imports is the function itself.
+  const { default: load } = (await import('highs')) as unknown as { default: () => Promise<Highs> };
+  solve = highsSolver(await load());
 });
 
 const pairing = (from: string, to: string, powerW = 0): KitPairing => ({

@@ -140,6 +140,17 @@ const rules: Rule[] = [differentCoupling, sameBody, sameContact, pinAgainstSocke
  * @example mate(faceOf('rp-sma-plug'), faceOf('sma-jack')).verdict // 'no contact'
  */
 export function mate(a: Face, b: Face): Mating {
+  const ofA = known.get(a) ?? new WeakMap<Face, Mating>();
+  known.set(a, ofA);
+  const found = ofA.get(b) ?? judge(a, b);
+  ofA.set(b, found);
+  return found;
+}
+
+/** Verdicts never change, and the faces of the catalogue are few. */
+const known = new WeakMap<Face, WeakMap<Face, Mating>>();
+
+function judge(a: Face, b: Face): Mating {
   for (const rule of rules) {
     const found = rule(a, b);
     if (found) return found;

@@ -20,6 +20,10 @@ export interface Along {
   envelopeV: Float64Array;
 }
 
+/** Rigid pieces shorter than this need few samples, m. */
+const SHORT_M = 0.15;
+const SHORT_SAMPLES = 4;
+
 /**
  * Voltage and power along the run, from the chain matrices, load backwards.
  *
@@ -36,38 +40,37 @@ export function along(
   samplesPerLine = 40,
   referenceOhm = 50,
 ): Along {
-  const reversed: Sample[] = [];
+  const samplesOf = ({ element, fromM, toM }: PlacedElement): number =>
+    element.kind !== 'line' || toM <= fromM ? 1 : toM - fromM < SHORT_M ? SHORT_SAMPLES : samplesPerLine;
+  const count = placed.reduce((sum, one) => sum + samplesOf(one), 1);
+  const out: Along = {
+    frequencyHz,
+    distanceM: new Float64Array(count),
+    netW: new Float64Array(count),
+    peakV: new Float64Array(count),
+    envelopeV: new Float64Array(count),
+  };
+  // State: V.re, V.im, I.re, I.im with 1 V across the load; samples are written from the load backwards.
   const size = load.re ** 2 + load.im ** 2;
-  let state: State = { vr: 1, vi: 0, ir: load.re / size, ii: -load.im / size };
-  const end = placed.at(-1)?.toM ?? 0;
-  reversed.push(sampleOf(state, end, referenceOhm));
-  for (const { element, fromM, toM } of [...placed].reverse()) {
-    if (element.kind === 'line' && toM > fromM) {
-      const step = slice(element, 1 / samplesPerLine);
-      for (let k = 1; k <= samplesPerLine; k++) {
-        state = back(step, frequencyHz, state);
-        reversed.push(sampleOf(state, toM - ((toM - fromM) * k) / samplesPerLine, element.z0Ohm));
-      }
-    } else {
-      state = back(element, frequencyHz, state);
-      reversed.push(sampleOf(state, fromM, element.kind === 'line' ? element.z0Ohm : referenceOhm));
+  const state = new Float64Array([1, 0, load.re / size, -load.im / size]);
+  let at = count - 1;
+  write(out, at, state, placed.at(-1)?.toM ?? 0, referenceOhm);
+  for (let j = placed.length - 1; j >= 0; j--) {
+    const { element, fromM, toM } = placed[j];
+    const steps = samplesOf(placed[j]);
+    writeAbcd(
+      element.kind === 'line' && steps > 1 ? slice(element, 1 / steps) : element,
+      frequencyHz,
+      matrix,
+    );
+    const z0 = element.kind === 'line' ? element.z0Ohm : referenceOhm;
+    for (let k = 1; k <= steps; k++) {
+      back(state);
+      write(out, --at, state, toM - ((toM - fromM) * k) / steps, z0);
     }
   }
-  return scaled(reversed.reverse(), state, frequencyHz, forwardW, referenceOhm);
-}
-
-interface State {
-  vr: number;
-  vi: number;
-  ir: number;
-  ii: number;
-}
-
-interface Sample {
-  distanceM: number;
-  netW: number;
-  peakV: number;
-  envelopeV: number;
+  scale(out, state, forwardW, referenceOhm);
+  return out;
 }
 
 const slice = (line: LineElement, fraction: number): LineElement => ({
@@ -78,34 +81,39 @@ const slice = (line: LineElement, fraction: number): LineElement => ({
 const matrix = new Float64Array(8);
 const column = new Float64Array(8);
 
-function back(element: Element, frequencyHz: number, { vr, vi, ir, ii }: State): State {
-  writeAbcd(element, frequencyHz, matrix);
-  column.set([vr, vi, 0, 0, ir, ii, 0, 0]);
+/** The state on the source side of the element whose matrix is written. */
+function back(state: Float64Array): void {
+  column.fill(0);
+  column[0] = state[0];
+  column[1] = state[1];
+  column[4] = state[2];
+  column[5] = state[3];
   multiplyAbcd(matrix, column, column);
-  return { vr: column[0], vi: column[1], ir: column[4], ii: column[5] };
+  state[0] = column[0];
+  state[1] = column[1];
+  state[2] = column[4];
+  state[3] = column[5];
 }
+
+const modulus = (re: number, im: number): number => Math.sqrt(re * re + im * im);
 
 /** rms phasors to powers and peak volts. */
-function sampleOf({ vr, vi, ir, ii }: State, distanceM: number, z0: number): Sample {
-  const plus = Math.hypot(vr + z0 * ir, vi + z0 * ii) / 2;
-  const minus = Math.hypot(vr - z0 * ir, vi - z0 * ii) / 2;
-  return {
-    distanceM,
-    netW: vr * ir + vi * ii,
-    peakV: Math.SQRT2 * Math.hypot(vr, vi),
-    envelopeV: Math.SQRT2 * (plus + minus),
-  };
+function write(out: Along, at: number, [vr, vi, ir, ii]: Float64Array, distanceM: number, z0: number): void {
+  out.distanceM[at] = distanceM;
+  out.netW[at] = vr * ir + vi * ii;
+  out.peakV[at] = Math.SQRT2 * modulus(vr, vi);
+  out.envelopeV[at] =
+    (modulus(vr + z0 * ir, vi + z0 * ii) + modulus(vr - z0 * ir, vi - z0 * ii)) * Math.SQRT1_2;
 }
 
-function scaled(samples: Sample[], source: State, frequencyHz: number, forwardW: number, z0: number): Along {
-  const forward = ((source.vr + z0 * source.ir) ** 2 + (source.vi + z0 * source.ii) ** 2) / (4 * z0);
+/** From 1 V across the load to the transmitter’s forward power. */
+function scale(out: Along, [vr, vi, ir, ii]: Float64Array, forwardW: number, z0: number): void {
+  const forward = ((vr + z0 * ir) ** 2 + (vi + z0 * ii) ** 2) / (4 * z0);
   const power = forwardW / forward;
   const volts = Math.sqrt(power);
-  return {
-    frequencyHz,
-    distanceM: Float64Array.from(samples, (s) => s.distanceM),
-    netW: Float64Array.from(samples, (s) => s.netW * power),
-    peakV: Float64Array.from(samples, (s) => s.peakV * volts),
-    envelopeV: Float64Array.from(samples, (s) => s.envelopeV * volts),
-  };
+  for (let k = 0; k < out.netW.length; k++) {
+    out.netW[k] *= power;
+    out.peakV[k] *= volts;
+    out.envelopeV[k] *= volts;
+  }
 }

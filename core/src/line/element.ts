@@ -128,35 +128,34 @@ export function multiplyAbcd(left: Abcd, right: Abcd, product: Abcd): void {
   product[7] = cr * fi + ci * fr + dr * hi + di * hr;
 }
 
-const scratch = new Float64Array(8);
-
 /**
- * total = total · element at one frequency. A series resistance and a shunt capacitance touch only two of the four
- * entries, so they are not multiplied out: most elements of a run are contacts.
+ * total = total · element, the element’s matrix being written already. A series resistance and a shunt touch only two of
+ * the four entries, so they are not multiplied out: most elements of a run are contacts.
  */
-export function appendElement(total: Abcd, element: Element, frequencyHz: number): void {
+export function appendPrepared(total: Abcd, element: Element, matrix: Abcd): void {
   switch (element.kind) {
     case 'line':
-      writeAbcd(element, frequencyHz, scratch);
-      return multiplyAbcd(total, scratch, total);
+      return multiplyAbcd(total, matrix, total);
     case 'contact':
     case 'series resistance': {
-      const ohm = seriesOhm(element, frequencyHz);
+      const ohm = matrix[2];
       total[2] += total[0] * ohm;
       total[3] += total[1] * ohm;
       total[6] += total[4] * ohm;
       total[7] += total[5] * ohm;
       return;
     }
-    case 'shunt resistance':
-      total[0] += total[2] / element.ohm;
-      total[1] += total[3] / element.ohm;
-      total[4] += total[6] / element.ohm;
-      total[5] += total[7] / element.ohm;
+    case 'shunt resistance': {
+      const siemens = matrix[4];
+      total[0] += total[2] * siemens;
+      total[1] += total[3] * siemens;
+      total[4] += total[6] * siemens;
+      total[5] += total[7] * siemens;
       return;
+    }
     case 'shunt capacitance':
     case 'shunt stub': {
-      const siemens = shuntSiemens(element, frequencyHz);
+      const siemens = matrix[5];
       total[0] -= total[3] * siemens;
       total[1] += total[2] * siemens;
       total[4] -= total[7] * siemens;

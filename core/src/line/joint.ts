@@ -16,8 +16,23 @@ function half(face: Face): LineElement {
   };
 }
 
-/** What a wave passes where two faces meet: both halves as short lines of their own impedance, and the contact between them. */
-export function jointElements(left: Face, right: Face): [LineElement, Element, LineElement] {
+type Joint = readonly [LineElement, Element, LineElement];
+
+const known = new WeakMap<Face, WeakMap<Face, Joint>>();
+
+/**
+ * What a wave passes where two faces meet: both halves as short lines of their own impedance, and the contact between them.
+ * The same two faces give the same elements, which a sweep then works out once.
+ */
+export function jointElements(left: Face, right: Face): Joint {
+  const ofLeft = known.get(left) ?? new WeakMap<Face, Joint>();
+  known.set(left, ofLeft);
+  const made = ofLeft.get(right) ?? joint(left, right);
+  ofLeft.set(right, made);
+  return made;
+}
+
+function joint(left: Face, right: Face): Joint {
   const dbPerSqrtGhz = Math.max(seriesOf(left).contactDbPerSqrtGhz, seriesOf(right).contactDbPerSqrtGhz);
   return [half(left), { kind: 'contact', dbPerSqrtGhz }, half(right)];
 }

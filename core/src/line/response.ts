@@ -1,4 +1,4 @@
-import { appendElement, type Abcd, type Element } from './element.js';
+import { appendPrepared, writeAbcd, type Abcd, type Element } from './element.js';
 
 /** A complex number as a pair. */
 export interface Complex {
@@ -24,7 +24,11 @@ export interface Response {
  */
 export function cascade(elements: readonly Element[], frequencyHz: number): Abcd {
   const total = new Float64Array([1, 0, 0, 0, 0, 0, 1, 0]);
-  for (const element of elements) appendElement(total, element, frequencyHz);
+  const matrix = new Float64Array(8);
+  for (const element of elements) {
+    writeAbcd(element, frequencyHz, matrix);
+    appendPrepared(total, element, matrix);
+  }
   return total;
 }
 
@@ -49,11 +53,16 @@ export function sweep(
     transmissionDb: new Float64Array(count),
     heatLossDb: new Float64Array(count),
   };
+  // The joints of a run are a few kinds over and over: each kind is worked out once for each frequency.
+  const kinds = [...new Set(elements)];
+  const matrices = kinds.map(() => new Float64Array(8));
+  const order = elements.map((element) => kinds.indexOf(element));
   const total = new Float64Array(8);
   for (let k = 0; k < count; k++) {
+    for (let j = 0; j < kinds.length; j++) writeAbcd(kinds[j], frequenciesHz[k], matrices[j]);
     total.fill(0);
     total[0] = total[6] = 1;
-    for (const element of elements) appendElement(total, element, frequenciesHz[k]);
+    for (const j of order) appendPrepared(total, kinds[j], matrices[j]);
     terminate(total, load, referenceOhm, result, k);
   }
   return result;

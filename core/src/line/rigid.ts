@@ -12,7 +12,15 @@ const bodyOhm = ([a, b]: Face[]): number =>
  * A matching pad is the minimum-loss L pad: 75·√(1 − 50/75) in series on the 75 ohm side, 50/√(1 − 50/75) across the
  * 50 ohm side; 5.72 dB. Source: standard texts on attenuators.
  */
-export function adapterElements({ faces, form, electricalMm }: Adapter): Element[] {
+export function adapterElements(adapter: Adapter): readonly Element[] {
+  const made = known.get(adapter) ?? elementsOf(adapter);
+  known.set(adapter, made);
+  return made;
+}
+
+const known = new WeakMap<Adapter, readonly Element[]>();
+
+function elementsOf({ faces, form, electricalMm }: Adapter): Element[] {
   const [a, b] = faces.map(faceOf);
   const line = (ohm: number, share: number): Element => ({
     kind: 'line',

@@ -130,17 +130,17 @@ function pieceElements({ piece, fromM, toM }: PlacedPiece, catalog: Catalog): Pl
     }
     case 'adapter': {
       const own = adapterElements(entry(catalog.adapters, piece.adapter));
-      return spread(piece.reversed ? own.reverse() : own, fromM, toM);
+      return spread(piece.reversed ? own.toReversed() : own, fromM, toM);
     }
     case 'arrester': {
       const own = arresterElements(entry(catalog.arresters, piece.arrester));
-      return spread(piece.reversed ? own.reverse() : own, fromM, toM);
+      return spread(piece.reversed ? own.toReversed() : own, fromM, toM);
     }
   }
 }
 
 /** Elements over the length of a rigid piece: its lines share it, what is lumped stands between them. */
-function spread(elements: Element[], fromM: number, toM: number): PlacedElement[] {
+function spread(elements: readonly Element[], fromM: number, toM: number): PlacedElement[] {
   const lines = elements.filter(({ kind }) => kind === 'line').length;
   let at = fromM;
   return elements.map((element) => {

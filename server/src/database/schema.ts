@@ -1,5 +1,15 @@
-import type { Design, LogKind, Practice } from '@kobran/core';
-import { doublePrecision, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import type { Design, LogKind, Practice, ShopKind } from '@kobran/core';
+import {
+  doublePrecision,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core';
 
 const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });
 
@@ -59,4 +69,16 @@ export const logEntries = pgTable(
     at: moment('at').notNull(),
   },
   (table) => [index('log_entries_of_run').on(table.runId)],
+);
+
+/** What the shop adds to the catalogue, and what lies on its shelf. */
+export const shopEntries = pgTable(
+  'shop_entries',
+  {
+    kind: text('kind').$type<ShopKind>().notNull(),
+    id: text('id').notNull(),
+    data: jsonb('data').notNull(),
+    version: integer('version').notNull().default(1),
+  },
+  (table) => [primaryKey({ columns: [table.kind, table.id] })],
 );

@@ -19,7 +19,7 @@ const said = (
   remedy: string,
 ): ProblemException => new ProblemException(status, { code, message, where, remedy });
 
-export const notFound = (what: 'job' | 'run', id: string): ProblemException =>
+export const notFound = (what: 'job' | 'run' | 'entry', id: string): ProblemException =>
   said(
     404,
     `${what}.not-found`,
@@ -30,7 +30,7 @@ export const notFound = (what: 'job' | 'run', id: string): ProblemException =>
 
 /** The write was made on an older version; what stands now goes along, so that nothing is lost. */
 export const stale = (
-  what: 'job' | 'run',
+  what: 'job' | 'run' | 'entry',
   sent: number,
   current: NonNullable<ApiProblem['current']>,
 ): ProblemException =>
@@ -41,6 +41,16 @@ export const stale = (
     remedy: 'Look at both and choose one.',
     current,
   });
+
+/** An own entry which runs still name is not taken away from under them. */
+export const inUse = (name: string, runs: string[]): ProblemException =>
+  said(
+    409,
+    'entry.in-use',
+    `${name} is used by ${runs.length === 1 ? 'the run' : `${runs.length} runs, first`} “${runs[0]}”.`,
+    'path',
+    'Take another one in that run first.',
+  );
 
 /** The first problem speaks, the others go along. */
 export const invalid = ([first, ...others]: ApiProblem[]): ProblemException =>

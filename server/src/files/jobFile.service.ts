@@ -1,4 +1,5 @@
 import { JOB_FILE_SCHEMA, type JobDocument, type JobFile } from '@kobran/contract';
+import { withShop, type Design } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import type { Database } from '../database/database.js';
@@ -6,6 +7,7 @@ import { DATABASE } from '../database/database.module.js';
 import { jobs, logEntries, readings, runs } from '../database/schema.js';
 import { readCheckedDesign } from '../errors/readCheckedDesign.js';
 import { JobsService } from '../jobs/jobs.service.js';
+import { names, ShopService } from '../shop/shop.service.js';
 
 /** A whole job as one open JSON file, out and in. */
 @Injectable()
@@ -13,6 +15,7 @@ export class JobFileService {
   constructor(
     @Inject(DATABASE) private readonly db: Database,
     @Inject(JobsService) private readonly jobsService: JobsService,
+    @Inject(ShopService) private readonly shop: ShopService,
   ) {}
 
   async write(jobId: string): Promise<JobFile> {
@@ -23,14 +26,18 @@ export class JobFileService {
       name,
       site,
       practice,
+      ...(await this.ownEntries(documents.map(({ design }) => design))),
       runs: documents.map(({ design, readings: r, log }) => ({ design, readings: r, log })),
     };
   }
 
   /** Adds the job of a file as a new one, all or nothing; every row gets an id of its own. */
   async read(file: JobFile): Promise<JobDocument> {
-    const designs = file.runs.map(({ design }, k) => readCheckedDesign(design, `runs[${k}].design`));
+    const brought = this.shop.checked(file.catalog ?? [], 'catalog');
+    const known = withShop(await this.shop.catalog(), brought);
+    const designs = file.runs.map(({ design }, k) => readCheckedDesign(design, `runs[${k}].design`, known));
     const jobId = randomUUID();
+    await this.shop.addMissing(brought);
     await this.db.transaction(async (tx) => {
       await tx.insert(jobs).values({ id: jobId, name: file.name, site: file.site, practice: file.practice });
       for (const [k, run] of file.runs.entries()) {
@@ -48,5 +55,13 @@ export class JobFileService {
       }
     });
     return this.jobsService.read(jobId);
+  }
+
+  /** The shop’s own entries which these designs name; left out when there are none. */
+  private async ownEntries(designs: Design[]): Promise<Pick<JobFile, 'catalog'>> {
+    const own = (await this.shop.read()).entries.filter(({ kind, data }) =>
+      designs.some((design) => names(design, kind, data.id)),
+    );
+    return own.length > 0 ? { catalog: own.map(({ kind, data }) => ({ kind, data })) } : {};
   }
 }

@@ -1,5 +1,5 @@
 import { AddLogEntry, AddReading, CreateRun, ReplaceRun, type RunDocument } from '@kobran/contract';
-import { catalog, evaluate, type Sheet } from '@kobran/core';
+import { evaluate, type Sheet } from '@kobran/core';
 import {
   Body,
   Controller,
@@ -14,12 +14,16 @@ import {
 } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { schemaOf } from '../openapi.js';
+import { ShopService } from '../shop/shop.service.js';
 import { RunsService } from './runs.service.js';
 
 @ApiTags('runs')
 @Controller('api')
 export class RunsController {
-  constructor(@Inject(RunsService) private readonly runs: RunsService) {}
+  constructor(
+    @Inject(RunsService) private readonly runs: RunsService,
+    @Inject(ShopService) private readonly shop: ShopService,
+  ) {}
 
   @Get('jobs/:id/runs')
   @ApiOperation({ summary: 'The runs of a job' })
@@ -47,7 +51,11 @@ export class RunsController {
   })
   async sheet(@Param('id', ParseUUIDPipe) id: string): Promise<Omit<Sheet, 'ruler' | 'sweep'>> {
     const { design, readings, log } = await this.runs.read(id);
-    const { ruler: _, sweep: __, ...sheet } = evaluate(design, catalog, { facts: { readings, log } });
+    const {
+      ruler: _,
+      sweep: __,
+      ...sheet
+    } = evaluate(design, await this.shop.catalog(), { facts: { readings, log } });
     return sheet;
   }
 

@@ -7,6 +7,7 @@ import { DATABASE } from '../database/database.module.js';
 import { jobs, logEntries, readings, runs } from '../database/schema.js';
 import { notFound, stale } from '../errors/problem.js';
 import { readCheckedDesign } from '../errors/readCheckedDesign.js';
+import { ShopService } from '../shop/shop.service.js';
 
 const readingColumns = {
   id: readings.id,
@@ -34,7 +35,10 @@ const iso = <T extends { at: string }>(row: T): T => ({ ...row, at: new Date(row
 
 @Injectable()
 export class RunsService {
-  constructor(@Inject(DATABASE) private readonly db: Database) {}
+  constructor(
+    @Inject(DATABASE) private readonly db: Database,
+    @Inject(ShopService) private readonly shop: ShopService,
+  ) {}
 
   async ofJob(jobId: string): Promise<RunDocument[]> {
     const rows = await this.db
@@ -64,7 +68,7 @@ export class RunsService {
 
   /** Puts a run into a job; the same id again gives the run made the first time. */
   async create(jobId: string, { id, design }: CreateRun): Promise<RunDocument> {
-    const checked = readCheckedDesign(design, 'design');
+    const checked = readCheckedDesign(design, 'design', await this.shop.catalog());
     const [job] = await this.db
       .select({ id: jobs.id })
       .from(jobs)
@@ -76,7 +80,7 @@ export class RunsService {
 
   /** Replaces the design when `version` is the one that stands; else 409 with what stands. */
   async replace(id: string, { version, design }: ReplaceRun): Promise<RunDocument> {
-    const checked: Design = readCheckedDesign(design, 'design');
+    const checked: Design = readCheckedDesign(design, 'design', await this.shop.catalog());
     const changed = await this.db
       .update(runs)
       .set({ design: checked, version: version + 1 })

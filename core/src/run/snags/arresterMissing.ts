@@ -1,4 +1,4 @@
-import { entry, faceOf } from '../../catalog/index.js';
+import { entry, faceOf, type Arrester } from '../../catalog/index.js';
 import { mate } from '../../fit/index.js';
 import { entryM } from '../../route/index.js';
 import { partFor } from '../betterCables.js';
@@ -35,13 +35,19 @@ export const arresterMissing: SnagRule = (context) => {
   ];
 };
 
+const ohmOf = ({ faces: [face] }: Arrester): number | null => faceOf(face).impedanceOhm;
+
 /** Arresters which suit the band, the DC feed and a tube for this power. */
-function suitable({ design, catalog, lowHz, topHz, tube }: SnagContext): ArresterPiece[] {
+function suitable({ design, catalog, lowHz, topHz, tube, referenceOhm }: SnagContext): ArresterPiece[] {
   return [...catalog.arresters.values()]
     .filter(
-      ({ lowHz: low, highHz: high, passesDc }) =>
-        low <= lowHz && topHz <= high && (passesDc || !design.service.dcFeed),
+      ({ lowHz: low, highHz: high, passesDc, faces: [face] }) =>
+        low <= lowHz &&
+        topHz <= high &&
+        (passesDc || !design.service.dcFeed) &&
+        (faceOf(face).impedanceOhm ?? referenceOhm) === referenceOhm,
     )
+    .sort((x, y) => Number(ohmOf(y) === referenceOhm) - Number(ohmOf(x) === referenceOhm))
     .map(({ id }): ArresterPiece => ({
       kind: 'arrester',
       id: freshId(design.pieces, 'arrester'),

@@ -1,0 +1,160 @@
+import type { PutShopEntry, ShopDocument, ShopFileEntry, StoredShopEntry } from '@kobran/contract';
+import {
+  catalog,
+  readShopEntry,
+  withShop,
+  type Catalog,
+  type Design,
+  type Problem,
+  type ShopEntry,
+  type ShopKind,
+} from '@kobran/core';
+import { Inject, Injectable } from '@nestjs/common';
+import { and, asc, eq, isNull } from 'drizzle-orm';
+import type { Database } from '../database/database.js';
+import { DATABASE } from '../database/database.module.js';
+import { jobs, runs, shopEntries } from '../database/schema.js';
+import { invalid, inUse, notFound, stale } from '../errors/problem.js';
+
+/** Does a design name an entry of the catalogue? */
+export function names(design: Design, kind: ShopKind, id: string): boolean {
+  return design.pieces.some((piece) => {
+    switch (piece.kind) {
+      case 'assembly':
+        return (
+          (kind === 'cable' && piece.cable === id) ||
+          (kind === 'part' && (piece.a.part === id || piece.b.part === id))
+        );
+      case 'adapter':
+        return kind === 'adapter' && piece.adapter === id;
+      case 'arrester':
+        return false;
+    }
+  });
+}
+
+/** Where an entry of this kind stands in the shipped catalogue. */
+const shipped = (kind: ShopKind, id: string): boolean =>
+  ({
+    cable: catalog.cables,
+    part: catalog.parts,
+    adapter: catalog.adapters,
+    port: undefined,
+    stock: undefined,
+  })[kind]?.has(id) ?? false;
+
+/** What the shop has added to the catalogue. */
+@Injectable()
+export class ShopService {
+  private merged: Promise<Catalog> | undefined;
+
+  constructor(@Inject(DATABASE) private readonly db: Database) {}
+
+  async read(): Promise<ShopDocument> {
+    const rows = await this.db.select().from(shopEntries).orderBy(asc(shopEntries.kind), asc(shopEntries.id));
+    return {
+      entries: rows.map(({ kind, data, version }): StoredShopEntry => ({
+        ...({ kind, data } as ShopEntry),
+        version,
+      })),
+    };
+  }
+
+  /** The shipped catalogue with the shop’s entries; read once, and again after a change. */
+  catalog(): Promise<Catalog> {
+    this.merged ??= this.read().then(({ entries }) => withShop(catalog, entries));
+    return this.merged;
+  }
+
+  /** Reads entries of a request, or refuses them all with every problem. */
+  checked(entries: readonly ShopFileEntry[], where: string): ShopEntry[] {
+    const problems: Problem[] = [];
+    const read = entries.flatMap(({ kind, data }, k) => {
+      const one = readShopEntry(kind, data, `${where}[${k}].data`);
+      if (!one.ok) problems.push(...one.problems);
+      return one.ok ? [plain(one.entry)] : [];
+    });
+    if (problems.length > 0) throw invalid(problems);
+    return read;
+  }
+
+  /** Puts one entry in when `version` is the one that stands (0: none does); else 409 with what stands. */
+  async put(kind: string, id: string, { version, data }: PutShopEntry): Promise<StoredShopEntry> {
+    const read = readShopEntry(kind, { ...data, id });
+    if (!read.ok) throw invalid(read.problems);
+    const entry = plain(read.entry);
+    const changed =
+      version === 0
+        ? await this.db
+            .insert(shopEntries)
+            .values({ kind: entry.kind, id, data: entry.data })
+            .onConflictDoNothing()
+            .returning()
+        : await this.db
+            .update(shopEntries)
+            .set({ data: entry.data, version: version + 1 })
+            .where(and(this.is(entry.kind, id), eq(shopEntries.version, version)))
+            .returning();
+    this.merged = undefined;
+    if (changed.length > 0) return { ...entry, version: changed[0].version };
+    const [current] = await this.db.select().from(shopEntries).where(this.is(entry.kind, id));
+    if (!current) throw notFound('entry', id);
+    throw stale('entry', version, { version: current.version, data: current.data });
+  }
+
+  /** Takes an entry away, unless a run still names it and nothing shipped stands behind it. */
+  async remove(kind: ShopKind, id: string): Promise<void> {
+    const [row] = await this.db.select().from(shopEntries).where(this.is(kind, id));
+    if (!row) throw notFound('entry', id);
+    const users = shipped(kind, id) ? [] : await this.usersOf(kind, id);
+    if (users.length > 0) throw inUse(id, users);
+    await this.db.delete(shopEntries).where(this.is(kind, id));
+    this.merged = undefined;
+  }
+
+  /** Puts many entries in, all or none; what is there already is replaced. */
+  async import(entries: readonly ShopFileEntry[]): Promise<ShopDocument> {
+    const read = this.checked(entries, 'entries');
+    const standing = new Map(
+      (await this.read()).entries.map((entry) => [`${entry.kind} ${entry.data.id}`, entry]),
+    );
+    await this.db.transaction(async (tx) => {
+      for (const { kind, data } of read) {
+        const version = (standing.get(`${kind} ${data.id}`)?.version ?? 0) + 1;
+        await tx
+          .insert(shopEntries)
+          .values({ kind, id: data.id, data, version })
+          .onConflictDoUpdate({ target: [shopEntries.kind, shopEntries.id], set: { data, version } });
+      }
+    });
+    this.merged = undefined;
+    return this.read();
+  }
+
+  /** Puts in what is not there yet; what is, stays as it is. */
+  async addMissing(entries: readonly ShopEntry[]): Promise<void> {
+    if (entries.length === 0) return;
+    await this.db
+      .insert(shopEntries)
+      .values(entries.map(({ kind, data }) => ({ kind, id: data.id, data })))
+      .onConflictDoNothing();
+    this.merged = undefined;
+  }
+
+  private is(kind: ShopKind, id: string): ReturnType<typeof and> {
+    return and(eq(shopEntries.kind, kind), eq(shopEntries.id, id));
+  }
+
+  /** Names of the runs, of jobs that are not deleted, whose design names an entry. */
+  private async usersOf(kind: ShopKind, id: string): Promise<string[]> {
+    const rows = await this.db
+      .select({ design: runs.design })
+      .from(runs)
+      .innerJoin(jobs, eq(jobs.id, runs.jobId))
+      .where(and(isNull(runs.deletedAt), isNull(jobs.deletedAt)));
+    return rows.filter(({ design }) => names(design, kind, id)).map(({ design }) => design.name);
+  }
+}
+
+/** Checked instances of classes as the plain data the database keeps. */
+const plain = (entry: ShopEntry): ShopEntry => JSON.parse(JSON.stringify(entry)) as ShopEntry;
