@@ -80,7 +80,9 @@ function chain(element: Element, hz: number): Matrix {
         [complex(1, 0), complex(0, 0)],
         [complex(0, 2 * Math.PI * hz * element.farad), complex(1, 0)],
       ];
-    default:
+    case 'series resistance':
+    case 'shunt resistance':
+    case 'shunt stub':
       throw new Error(`the benchmark has no ${element.kind}`);
   }
 }

@@ -27,6 +27,7 @@ function screen<Name extends string>(
 
 const RunScreen = screen(() => import('./runs/RunScreen.js'), 'RunScreen');
 const LineScreen = screen(() => import('./screens/line/LineScreen.js'), 'LineScreen');
+const CablesScreen = screen(() => import('./screens/cables/CablesScreen.js'), 'CablesScreen');
 const MakeScreen = screen(() => import('./screens/make/MakeScreen.js'), 'MakeScreen');
 const CardScreen = screen(() => import('./screens/card/CardScreen.js'), 'CardScreen');
 const CutScreen = screen(() => import('./screens/cut/CutScreen.js'), 'CutScreen');
@@ -35,6 +36,10 @@ const RouteScreen = screen(() => import('./screens/route/RouteScreen.js'), 'Rout
 const BondScreen = screen(() => import('./screens/bond/BondScreen.js'), 'BondScreen');
 const SealScreen = screen(() => import('./screens/seal/SealScreen.js'), 'SealScreen');
 const HandoverScreen = screen(() => import('./screens/handover/HandoverScreen.js'), 'HandoverScreen');
+const CatalogScreen = screen(() => import('./screens/catalog/CatalogScreen.js'), 'CatalogScreen');
+const IdentifyScreen = screen(() => import('./screens/identify/IdentifyScreen.js'), 'IdentifyScreen');
+const KitScreen = screen(() => import('./screens/kit/KitScreen.js'), 'KitScreen');
+const TrainScreen = screen(() => import('./screens/train/TrainScreen.js'), 'TrainScreen');
 const NewRunScreen = screen(() => import('./screens/newRun/NewRunScreen.js'), 'NewRunScreen');
 
 const AFTER_FIRST_PAGE_MS = 800;
@@ -60,9 +65,16 @@ export function App(): ReactNode {
           <Routes>
             <Route path="/" element={<Board />} />
             <Route path="/jobs/:jobId/new" element={<NewRunScreen />} />
+            <Route path="/catalog" element={<CatalogScreen />} />
+            <Route path="/catalog/:kind" element={<CatalogScreen />} />
+            <Route path="/catalog/:kind/:id" element={<CatalogScreen />} />
+            <Route path="/identify" element={<IdentifyScreen />} />
+            <Route path="/kit" element={<KitScreen />} />
+            <Route path="/train" element={<TrainScreen />} />
             <Route path="/runs/:runId" element={<RunScreen />}>
               <Route index element={<Navigate to="plan" replace />} />
               <Route path="plan" element={<LineScreen />} />
+              <Route path="cables" element={<CablesScreen />} />
               <Route path="make" element={<MakeScreen />} />
               <Route path="make/:endId" element={<CardScreen />} />
               <Route path="cut" element={<CutScreen />} />

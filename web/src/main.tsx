@@ -6,6 +6,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App.js';
 import { Unreachable } from './api/client.js';
+import { ShopProvider } from './shop/Shop.js';
 import { PreferencesProvider } from './preferences/Preferences.js';
 
 const queries = new QueryClient({
@@ -20,9 +21,11 @@ createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
       <PreferencesProvider>
-        <BrowserRouter>
-          <App />
-        </BrowserRouter>
+        <ShopProvider>
+          <BrowserRouter>
+            <App />
+          </BrowserRouter>
+        </ShopProvider>
       </PreferencesProvider>
     </QueryClientProvider>
   </StrictMode>,

@@ -1,22 +1,8 @@
-import { adapters, type Adapter } from './adapters.js';
-import { arresters, type Arrester } from './arresters.js';
-import type { Cable } from './cable.js';
+import { adapters } from './adapters.js';
+import { arresters } from './arresters.js';
 import { cables } from './cables.js';
-import type { Part } from './part.js';
 import { parts } from './parts/index.js';
-import type { Port, Stock } from './shop/index.js';
-
-/** Everything a design may name, by id. */
-export interface Catalog {
-  cables: ReadonlyMap<string, Cable>;
-  parts: ReadonlyMap<string, Part>;
-  adapters: ReadonlyMap<string, Adapter>;
-  arresters: ReadonlyMap<string, Arrester>;
-  /** Ports somebody owns; the shipped catalogue has none. */
-  ports: ReadonlyMap<string, Port>;
-  /** Adapters on the shelf. */
-  stock: ReadonlyMap<string, Stock>;
-}
+import type { Catalog } from './catalog.js';
 
 const byId = <T extends { id: string }>(items: T[]): ReadonlyMap<string, T> =>
   new Map(items.map((item) => [item.id, item]));
@@ -61,3 +47,4 @@ export { GAS_TUBE_TOLERANCE, gasTubeVolts } from './arresters.js';
 export type { Arrester } from './arresters.js';
 export { tapes, type Tape } from './tapes.js';
 export * from './shop/index.js';
+export type { Catalog } from './catalog.js';

@@ -111,37 +111,41 @@ export function fitCable(part: Part, cable: Cable): CableFit {
   return { verdict: worst.verdict, gaps, pin, reason: reasonOf(worst, cable) };
 }
 
-function gapsOf(part: Part, cable: Cable, pin: PinBore, play: StylePlay): Gap[] {
-  const gaps: Gap[] = [];
-  if (play.pin) {
-    const centre = gap('pin bore over the centre conductor', pin.boreMm, cable.centreMm, play.pin);
-    const unsuited = part.style === 'piercing' && cable.centreKind === 'solid';
-    gaps.push({ ...centre, verdict: centre.verdict === 'fits' && !unsuited ? 'fits' : 'wrong pin' });
-  }
-  if (play.bodyBore && part.bodyBoreMm !== null) {
-    const { over, play: bore } = play.bodyBore;
-    const under = over === 'dielectric' ? cable.dielectricMm : braidMm(cable);
-    gaps.push(gap(`body bore over the ${over}`, part.bodyBoreMm, under, bore));
-  }
-  if (play.neck && part.neckOuterMm !== null)
-    gaps.push(gap('braid over the neck', part.neckOuterMm, cable.dielectricMm, play.neck));
-  if (play.grip && part.gripBoreMm !== null) {
-    const folded = cable.jacketMm + braidMm(cable) - cable.dielectricMm;
-    const under = play.grip.over === 'jacket' ? Math.max(cable.jacketMm, braidMm(cable)) : folded;
-    gaps.push(
-      gap(
-        `${styleById[part.style].grip} over the ${play.grip.over}`,
-        part.gripBoreMm,
-        round(under),
-        play.grip.play,
-      ),
-    );
-  }
-  if (part.hexMm !== null && part.gripBoreMm !== null) {
-    const die = gap('hex die over the ferrule’s bore', part.hexMm, part.gripBoreMm, DIE);
-    gaps.push({ ...die, verdict: die.verdict === 'fits' ? 'fits' : 'wrong die' });
-  }
-  return gaps;
+const gapsOf = (part: Part, cable: Cable, pin: PinBore, play: StylePlay): Gap[] => [
+  ...pinGap(part, cable, pin, play),
+  ...boreGap(part, cable, play),
+  ...neckGap(part, cable, play),
+  ...gripGap(part, cable, play),
+  ...dieGap(part),
+];
+
+function pinGap({ style }: Part, cable: Cable, pin: PinBore, play: StylePlay): Gap[] {
+  if (!play.pin) return [];
+  const centre = gap('pin bore over the centre conductor', pin.boreMm, cable.centreMm, play.pin);
+  const unsuited = style === 'piercing' && cable.centreKind === 'solid';
+  return [{ ...centre, verdict: centre.verdict === 'fits' && !unsuited ? 'fits' : 'wrong pin' }];
+}
+
+function boreGap({ bodyBoreMm }: Part, cable: Cable, { bodyBore }: StylePlay): Gap[] {
+  if (!bodyBore || bodyBoreMm === null) return [];
+  const under = bodyBore.over === 'dielectric' ? cable.dielectricMm : braidMm(cable);
+  return [gap(`body bore over the ${bodyBore.over}`, bodyBoreMm, under, bodyBore.play)];
+}
+
+const neckGap = ({ neckOuterMm }: Part, { dielectricMm }: Cable, { neck }: StylePlay): Gap[] =>
+  neck && neckOuterMm !== null ? [gap('braid over the neck', neckOuterMm, dielectricMm, neck)] : [];
+
+function gripGap({ gripBoreMm, style }: Part, cable: Cable, { grip }: StylePlay): Gap[] {
+  if (!grip || gripBoreMm === null) return [];
+  const folded = cable.jacketMm + braidMm(cable) - cable.dielectricMm;
+  const under = grip.over === 'jacket' ? Math.max(cable.jacketMm, braidMm(cable)) : folded;
+  return [gap(`${styleById[style].grip} over the ${grip.over}`, gripBoreMm, round(under), grip.play)];
+}
+
+function dieGap({ hexMm, gripBoreMm }: Part): Gap[] {
+  if (hexMm === null || gripBoreMm === null) return [];
+  const die = gap('hex die over the ferrule’s bore', hexMm, gripBoreMm, DIE);
+  return [{ ...die, verdict: die.verdict === 'fits' ? 'fits' : 'wrong die' }];
 }
 
 const round = (mm: number): number => Math.round(mm * 100) / 100;

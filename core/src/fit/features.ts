@@ -54,7 +54,7 @@ const couplingOf = (face: Face): string => {
     case 'push-on':
       return plug ? 'skirt' : 'smooth';
     case 'soldered':
-      return 'wires';
+      return plug ? 'wires' : 'terminals';
   }
 };
 
@@ -77,7 +77,8 @@ export const features: Feature[] = [
       { id: 'slots', text: 'A ring with two curved slots' },
       { id: 'skirt', text: 'A skirt that only pushes on' },
       { id: 'smooth', text: 'A smooth barrel' },
-      { id: 'wires', text: 'Bare wires or screw terminals' },
+      { id: 'wires', text: 'Nothing: two bare wires' },
+      { id: 'terminals', text: 'Two screw or solder terminals' },
     ],
     truth: couplingOf,
   },
@@ -89,8 +90,9 @@ export const features: Feature[] = [
     answers: [
       { id: 'pin', text: 'A pin' },
       { id: 'socket', text: 'A hole' },
+      { id: 'none', text: 'Neither: wires or terminals' },
     ],
-    truth: (face) => (face.series === 'pair' ? undefined : face.contact),
+    truth: (face) => (face.series === 'pair' ? 'none' : face.contact),
   },
   {
     id: 'prick',
@@ -130,7 +132,7 @@ export const features: Feature[] = [
     question: 'How wide is it, across the outside?',
     how: 'Across the nut or ring, or across the thread of a part without one.',
     answers: across.answers,
-    truth: (face) => across.binOf(acrossMm(face)),
+    truth: (face) => (face.series === 'pair' ? undefined : across.binOf(acrossMm(face))),
     fromMm: across.binOf,
   },
   {
@@ -145,7 +147,8 @@ export const features: Feature[] = [
       { id: 'thumb', text: 'Like a thumb' },
       { id: 'wide', text: 'Wider than a thumb' },
     ],
-    truth: (face) => {
+    truth: (face: Face): string | undefined => {
+      if (face.series === 'pair') return undefined;
       const mm = acrossMm(face);
       return mm < 9.2 ? 'thin' : mm < 12 ? 'pencil' : mm < 15.5 ? 'finger' : mm < 22.5 ? 'thumb' : 'wide';
     },

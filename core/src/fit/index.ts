@@ -5,7 +5,7 @@ export { mate, matingEffect, type Mating, type MatingEffect, type Verdict } from
 export { coverKit } from './kit.js';
 export type { KitAnswer, KitLimits, KitPairing, KitProgress, MilpSolution, MilpSolver } from './kit.js';
 export { highsSolver } from './highsSolver.js';
-export { features, type Feature } from './features.js';
+export { acrossMm, features, type Feature } from './features.js';
 export { identify, UNSURE } from './identify.js';
 export type { Candidate, GivenAnswer, Identification, IdentifyOptions } from './identify.js';
 export { drillQuestion, nextDrill, scored, verdicts } from './drill.js';

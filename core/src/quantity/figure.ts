@@ -8,7 +8,20 @@ import { formatResistance } from './resistance.js';
 const KG_PER_POUND = 0.45359237;
 
 export type FigureUnit =
-  'm' | 'cut' | 'mm' | 'Hz' | 'W' | 'V' | 'dB' | 'ohm' | 'deg' | 'ratio' | 'count' | 'minute' | 'kg';
+  | 'm'
+  | 'cut'
+  | 'mm'
+  | 'Hz'
+  | 'W'
+  | 'V'
+  | 'dB'
+  | 'ohm'
+  | 'deg'
+  | 'ratio'
+  | 'count'
+  | 'minute'
+  | 'kg'
+  | 'times';
 
 /** A number which can answer for itself: unit, spread and where it comes from. */
 export interface Figure {
@@ -36,36 +49,26 @@ export function figure(value: number, unit: FigureUnit, source: string, plusMinu
  *
  * @example formatFigure(figure(24.2, 'm', 'sum of legs'), 'metric') // '24.20 m'
  */
-export function formatFigure({ value, unit }: Figure, system: UnitSystem): string {
-  switch (unit) {
-    case 'm':
-      return formatLength(value, { system });
-    case 'cut':
-      return formatLength(value, { system, digits: 3 });
-    case 'mm':
-      return formatLength(value, { system, small: true, fraction: 32 });
-    case 'Hz':
-      return formatFrequency(value);
-    case 'W':
-      return formatPower(value);
-    case 'V':
-      return `${value < 100 ? Number(value.toPrecision(2)) : Math.round(value)} V`;
-    case 'dB':
-      return formatDecibels(value);
-    case 'ohm':
-      return formatResistance(value);
-    case 'deg':
-      return `${value.toFixed(1)}°`;
-    case 'ratio':
-      return value.toFixed(2);
-    case 'count':
-      return String(Math.round(value));
-    case 'kg':
-      return system === 'metric' ? `${value.toFixed(1)} kg` : `${(value / KG_PER_POUND).toFixed(1)} lb`;
-    case 'minute':
-      return `${Math.round(value)} min`;
-  }
-}
+export const formatFigure = ({ value, unit }: Figure, system: UnitSystem): string =>
+  formats[unit](value, system);
+
+const formats: Record<FigureUnit, (value: number, system: UnitSystem) => string> = {
+  m: (value, system) => formatLength(value, { system }),
+  cut: (value, system) => formatLength(value, { system, digits: 3 }),
+  mm: (value, system) => formatLength(value, { system, small: true, fraction: 32 }),
+  Hz: formatFrequency,
+  W: formatPower,
+  V: (value) => `${value < 100 ? Number(value.toPrecision(2)) : Math.round(value)} V`,
+  dB: formatDecibels,
+  ohm: formatResistance,
+  deg: (value) => `${value.toFixed(1)}°`,
+  ratio: (value) => value.toFixed(2),
+  count: (value) => String(Math.round(value)),
+  kg: (value, system) =>
+    system === 'metric' ? `${value.toFixed(1)} kg` : `${(value / KG_PER_POUND).toFixed(1)} lb`,
+  times: (value) => `${value < 10 ? value.toFixed(1) : Math.round(value)} ×`,
+  minute: (value) => `${Math.round(value)} min`,
+};
 
 /** The spread of a figure in its own unit, `± 0.12 dB`, or an empty text when none is stated. */
 export function formatSpread({ plusMinus, unit, source }: Figure, system: UnitSystem): string {

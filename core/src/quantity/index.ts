@@ -1,8 +1,10 @@
 export { fail, ok, type Problem, type Result } from './result.js';
 export { METRES_PER_FOOT, METRES_PER_INCH, formatLength, parseLength } from './length.js';
 export type { LengthStyle, LengthUnit, UnitSystem } from './length.js';
+export { parseCelsius } from './celsius.js';
 export { parseDegrees } from './degrees.js';
 export { formatFrequency, parseFrequency } from './frequency.js';
+export { parsePlainNumber } from './plainNumber.js';
 export { dbmFromWatts, formatPower, parsePower, wattsFromDbm } from './power.js';
 export { formatDecibels, parseDecibels } from './decibel.js';
 export { formatResistance, parseResistance } from './resistance.js';

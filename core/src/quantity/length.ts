@@ -106,7 +106,7 @@ export interface LengthStyle {
   system: UnitSystem;
   /** Finest fraction of an inch, default 16. */
   fraction?: 16 | 32;
-  /** Digits behind the point of a metric length in its unit; default follows the size. */
+  /** Digits behind the point of metres (of millimetres with `small`); a short length keeps the same last place. */
   digits?: number;
   /** Small parts: millimetres or inches whatever the size (strip lengths, dies). */
   small?: boolean;
@@ -127,7 +127,8 @@ export function formatLength(metres: number, style: LengthStyle): string {
 
 function metricLength(metres: number, { digits, small }: LengthStyle): string {
   if (metres === 0) return small ? '0 mm' : '0 m';
-  if (small || Math.abs(metres) < 0.1) return `${(metres * 1000).toFixed(digits ?? 1)} mm`;
+  if (small || Math.abs(metres) < 0.1)
+    return `${(metres * 1000).toFixed(small ? (digits ?? 1) : digits === undefined ? 1 : Math.max(0, digits - 3))} mm`;
   return `${metres.toFixed(digits ?? 2)} m`;
 }
 

@@ -8,6 +8,7 @@ import {
   formatPower,
   formatResistance,
   formatSpread,
+  parseCelsius,
   parseDecibels,
   parseDegrees,
   parseFrequency,
@@ -132,5 +133,24 @@ describe('a figure', () => {
     expect(formatFigure(length, 'imperial')).toBe(`79' 4 3/4"`);
     expect(formatSpread(length, 'metric')).toBe('± 0.10 m');
     expect(formatFigure(figure(0.031, 'mm', 'gauge'), 'metric')).toBe('31.0 mm');
+  });
+});
+
+// 95 °F is 35 °C, by the definition of the scales.
+describe('temperatures', () => {
+  it.each([
+    ['35', 35],
+    ['35 °C', 35],
+    ['-10C', -10],
+    ['95 F', 35],
+    ['21,5 °C', 21.5],
+  ])('%s', (text, celsius) => {
+    const read = parseCelsius(text);
+    expect(read.ok && read.value).toBeCloseTo(celsius, 9);
+  });
+  it.each(['', 'warm', '35 K', '400', '-90 °C', '1 2'])('“%s” is refused with a remedy', (text) => {
+    const read = parseCelsius(text);
+    expect(read.ok ? '' : read.problem.remedy).not.toBe('');
+    expect(read.ok).toBe(false);
   });
 });

@@ -119,7 +119,7 @@ function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, cata
       ? undefined
       : figure(
           limitW / Math.max(averageW, 1e-9),
-          'ratio',
+          'times',
           'heat balance of the jacket at ambient, within 30 %',
         ),
     mass: figure((cable.massKgPerKm * piece.lengthM) / 1000, 'kg', cable.source),

@@ -8,7 +8,8 @@ export type Change =
   | { op: 'set radio'; radio: Partial<RadioPort> }
   | { op: 'set antenna'; antenna: Partial<AntennaPort> }
   | { op: 'set legs'; legs: Leg[] }
-  | { op: 'set name'; name: string };
+  | { op: 'set name'; name: string }
+  | { op: 'set design'; design: Design };
 
 /** Applies a change; the given design is not touched. A piece which is gone leaves the design as it is. */
 export function applyChange(design: Design, change: Change): Design {
@@ -30,6 +31,8 @@ export function applyChange(design: Design, change: Change): Design {
       return { ...design, legs: change.legs };
     case 'set name':
       return { ...design, name: change.name };
+    case 'set design':
+      return change.design;
   }
 }
 

@@ -5,14 +5,19 @@ import type { Sheet } from './sheet.js';
 /** The answer in a sentence, and what it rests on. */
 export function sentences(
   design: Design,
-  { passes, joints, figures: f, receiveOnly, topHz, snags }: Omit<Sheet, 'headline' | 'reason'>,
+  { passes, joints, figures: f, receiveOnly, reception, topHz, snags }: Omit<Sheet, 'headline' | 'reason'>,
 ): Pick<Sheet, 'headline' | 'reason'> {
   const hz = formatFrequency(topHz);
   const percent = Math.round(10 ** (-f.loss.value / 10) * 100);
+  const heard = reception && formatDecibels(reception.costs.value);
   const arrives = receiveOnly
-    ? `${percent} % of the signal reaches the receiver at ${hz}`
+    ? `${percent} % of the signal reaches the receiver at ${hz}; it costs ${heard} of signal-to-noise`
     : `${formatPower(f.reaching.value)} of ${formatPower(f.forward.value)} reaches the antenna at ${hz}`;
-  const budget = `Loses ${formatDecibels(f.loss.value)} (budget ${formatDecibels(design.service.lossBudgetDb)}). Return loss ${formatDecibels(f.returnLoss.value)} at the radio, SWR ${f.swrAtRadio.value.toFixed(2)}.`;
+  const allowed = `budget ${formatDecibels(design.service.lossBudgetDb)}`;
+  const loses = reception
+    ? `Loses ${formatDecibels(f.loss.value)}${reception.amplified ? ' behind the amplifier at the antenna' : ''}; ${heard} of it is heard (${allowed})`
+    : `Loses ${formatDecibels(f.loss.value)} (${allowed})`;
+  const budget = `${loses}. Return loss ${formatDecibels(f.returnLoss.value)} at the radio, SWR ${f.swrAtRadio.value.toFixed(2)}.`;
   if (!passes) {
     const blocked = joints.filter(({ mating }) => !mating.passes).map(({ number }) => `J${number}`);
     const mended = receiveOnly

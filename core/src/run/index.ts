@@ -1,3 +1,4 @@
+export { dropIndex, movePiece, removePiece, turnPiece } from './arrange.js';
 export { cableChoice } from './cableChoice.js';
 export type { CableChoice, CableMark, CableRow } from './cableChoice.js';
 export { applyChange, freshId, type Change } from './change.js';
@@ -23,8 +24,13 @@ export { Practice, REMAKE_M, defaultPractice } from './practice.js';
 export { proposeRun, type RunWish } from './propose.js';
 export { readDesign } from './readDesign.js';
 export type { EndSheet, JointSheet, PieceSheet, ProofSheet, Sheet, WrapSheet } from './sheet.js';
+export { USUAL_NOISE_FIGURE_DB, type Reception } from './reception.js';
 export type { Remedy, Snag, SnagLevel } from './snag.js';
 export { snagRules } from './snags/index.js';
+export { WORN_SHARE } from './snags/wornPort.js';
 export { counted } from './stageStates.js';
+export { compareSheets, type SheetDifference } from './compareSheets.js';
+export { fitJoint } from './fitJoint.js';
+export { article, type Way } from './waysToJoin.js';
 export { stageIds, stageNames } from './stages.js';
 export type { Stage, StageId, StageState } from './stages.js';

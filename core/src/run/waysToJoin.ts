@@ -110,7 +110,14 @@ function turnRound(design: Design, { piece, index, name }: PlacedPiece, catalog:
 }
 
 function reEnds(piece: Assembly, end: 'a' | 'b', other: Face, catalog: Catalog, exposed: boolean): Way[] {
-  return partsToMeet(other, piece.cable, catalog, exposed).map((part) => ({
+  const seen = new Set<string>();
+  // Two parts of one face and style are as good as each other: the first is offered.
+  const distinct = partsToMeet(other, piece.cable, catalog, exposed).filter(({ face, style }) => {
+    const known = seen.has(`${face} ${style}`);
+    seen.add(`${face} ${style}`);
+    return !known;
+  });
+  return distinct.map((part) => ({
     kind: 're-end',
     title: `Re-end ${piece.label} with ${article(part.name)}`,
     detail: `no extra joint · ${part.minutes} min · costs about 60 mm of cable`,

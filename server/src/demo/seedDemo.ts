@@ -1,5 +1,6 @@
 import type { Database } from '../database/database.js';
-import { jobs, logEntries, readings, runs } from '../database/schema.js';
+import { jobs, logEntries, readings, runs, shopEntries } from '../database/schema.js';
+import { shopShelf } from './shopShelf.js';
 import { tarrowmere } from './tarrowmere.js';
 
 /** Fills an empty database with the demo jobs; one with any job, deleted or not, is left alone. */
@@ -8,6 +9,7 @@ export async function seedDemo(db: Database): Promise<void> {
   if (any) return;
   let moment = Date.now();
   await db.transaction(async (tx) => {
+    await tx.insert(shopEntries).values(shopShelf.map(({ kind, data }) => ({ kind, id: data.id, data })));
     for (const { id, name, site, practice, runs: demoRuns } of tarrowmere) {
       await tx.insert(jobs).values({ id, name, site, practice, createdAt: new Date(moment++).toISOString() });
       for (const run of demoRuns) {

@@ -1,5 +1,5 @@
 import { ImportShop, PutShopEntry, type ShopDocument, type StoredShopEntry } from '@kobran/contract';
-import { CATALOG_SCHEMA, shopClasses, shopKinds, type ShopKind } from '@kobran/core';
+import { absentDimensions, CATALOG_SCHEMA, shopClasses, shopKinds, type ShopKind } from '@kobran/core';
 import {
   Body,
   Controller,
@@ -13,10 +13,17 @@ import {
   Put,
 } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { classSchemas, schemaOf } from '../openapi.js';
+import { classSchemas, schemaOf, type JsonSchema } from '../openapi.js';
 import { ShopService } from './shop.service.js';
 
 const kinds = Object.fromEntries(shopKinds.map((kind) => [kind, kind]));
+
+/** What the validation rules leave out when a dimension is null, the schema has to say. */
+function withAbsent(schema: JsonSchema): JsonSchema {
+  const properties = { ...schema.properties };
+  for (const name of absentDimensions) properties[name] = { anyOf: [properties[name], { type: 'null' }] };
+  return { ...schema, properties };
+}
 
 @ApiTags('shop')
 @Controller('api/shop')
@@ -50,7 +57,9 @@ export class ShopController {
         schema: { const: CATALOG_SCHEMA },
         entries: { type: 'array', maxItems: 5000, items: { oneOf: shopKinds.map(entry) } },
       },
-      $defs: Object.fromEntries(used.map((name) => [name, all[name]])),
+      $defs: Object.fromEntries(
+        used.map((name) => [name, name === shopClasses.part.name ? withAbsent(all[name]) : all[name]]),
+      ),
     };
   }
 

@@ -11,7 +11,7 @@ const fill: Record<Material, string> = {
 };
 
 /** Shapes of one face; `turned` makes it look to the left. The mating plane is at x = 0 of its own group. */
-function SectionShapes({
+export function SectionShapes({
   face,
   turned,
   scale,
@@ -44,7 +44,7 @@ function SectionShapes({
   );
 }
 
-function Hatches({ id, scale }: { id: string; scale: number }): ReactNode {
+export function Hatches({ id, scale }: { id: string; scale: number }): ReactNode {
   const pitch = 4.5 / scale;
   return (
     <defs>
@@ -104,29 +104,35 @@ export function JointDrawing({
   );
 }
 
-/** One face in section, with its name for those who do not see it. */
+/** One face in section, with its name for those who do not see it; a quiz leaves the name out. */
 export function FaceDrawing({
   face,
   turned = false,
+  unnamed = false,
+  most = 5,
   width,
   height,
 }: {
   face: Face;
   turned?: boolean;
+  unnamed?: boolean;
+  /** Largest scale, px per mm. */
+  most?: number;
   width: number;
   height: number;
 }): ReactNode {
   const hatch = useId();
   const { lengthMm, diameterMm } = faceSize(face);
-  const scale = Math.min((width - 8) / lengthMm, (height - 6) / diameterMm, 5);
+  const scale = Math.min((width - 8) / lengthMm, (height - 6) / diameterMm, most);
   const plane = turned ? (width - lengthMm * scale) / 2 : (width + lengthMm * scale) / 2;
   return (
     <svg
       width={width}
       height={height}
       viewBox={`0 0 ${width} ${height}`}
-      role="img"
-      aria-label={`${faceInFull(face)}, in section`}
+      {...(unnamed
+        ? { 'aria-hidden': true }
+        : { role: 'img', 'aria-label': `${faceInFull(face)}, in section` })}
       className="mx-auto block text-ink"
     >
       <Hatches id={hatch} scale={scale} />

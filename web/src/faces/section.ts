@@ -1,4 +1,4 @@
-import { isReverse, seriesById, type Face } from '@kobran/core';
+import { isReverse, seriesById, variantOf, type Face } from '@kobran/core';
 
 export type Material = 'metal' | 'dielectric' | 'copper' | 'hole' | 'thread';
 
@@ -21,7 +21,23 @@ export function faceSize({ series, body }: Face): { lengthMm: number; diameterMm
 
 /** A face in section as a draughtsman would draw it, from the series’ dimensions. Looks to the right. */
 export function faceSection(face: Face): SectionShape[] {
+  if (seriesById[face.series].coupling === 'soldered') return wires(face);
   return face.body === 'plug' ? plug(face) : jack(face);
+}
+
+/** Two tails, or the two terminals they go to. */
+function wires(face: Face): SectionShape[] {
+  const s = seriesById[face.series];
+  const lengthMm = face.body === 'plug' ? s.plugLengthMm : s.jackLengthMm;
+  const apart = s.outerConductorIdMm / 2;
+  const thick = face.body === 'plug' ? 1.4 : 4;
+  return [-apart, apart].map((y) => ({
+    material: face.body === 'plug' ? 'copper' : 'metal',
+    x: -lengthMm,
+    y: y - thick / 2,
+    width: lengthMm,
+    height: thick,
+  }));
 }
 
 /** Upper and lower wall of a tube. */
@@ -50,10 +66,13 @@ const round = (material: Material, fromX: number, toX: number, diameterMm: numbe
 
 /** The centre contact: a pin stands out to `tipX`, a socket is a tube open at `faceX`. */
 function contact(face: Face, backX: number, faceX: number, tipX: number): SectionShape[] {
-  const { variants } = seriesById[face.series];
-  const pinMm = variants.find((v) => v.impedanceOhm === face.impedanceOhm)?.pinMm ?? variants[0].pinMm;
-  if (face.contact === 'pin') return [round('copper', backX, tipX, pinMm)];
+  const { pinMm, airAround } = variantOf(face);
+  const air: SectionShape[] = airAround
+    ? [round('hole', faceX - (faceX - backX) * 0.4, faceX, pinMm * 3)]
+    : [];
+  if (face.contact === 'pin') return [...air, round('copper', backX, tipX, pinMm)];
   return [
+    ...air,
     round('copper', backX, faceX, pinMm * 1.8),
     round('hole', faceX - (faceX - backX) * 0.45, faceX, pinMm),
   ];
@@ -86,7 +105,9 @@ function jack(face: Face): SectionShape[] {
           s.threadMm,
           s.threadMm - (s.threadMm - s.outerConductorIdMm) * 0.3,
         )
-      : walls('metal', -s.jackLengthMm * 0.4, -s.jackLengthMm * 0.28, s.threadMm, s.jackBodyMm);
+      : s.coupling === 'bayonet'
+        ? walls('metal', -s.jackLengthMm * 0.4, -s.jackLengthMm * 0.28, s.threadMm, s.jackBodyMm)
+        : [];
   return [
     ...walls('metal', back, 0, s.jackBodyMm, s.outerConductorIdMm),
     ...walls('metal', back, back + s.jackLengthMm * 0.14, s.jackBodyMm * 1.25, s.jackBodyMm),

@@ -45,6 +45,7 @@ export function AlongChart({
   cursorM,
   onCursor,
 }: Props): ReactNode {
+  const [first, last] = visible(distanceM, scale);
   const highest = Math.max(...values) || 1;
   const shown = limits.filter(({ value }) => value <= highest * 2.2);
   /** Title and limits do not stand side by side, and the unit gives way. */
@@ -52,7 +53,7 @@ export function AlongChart({
   const y = scaleLinear()
     .domain([0, Math.max(highest, ...shown.map(({ value }) => value)) * 1.12])
     .range([height - 2, narrow && limits.length > 0 ? 36 : 20]);
-  const indices = Array.from(values.keys());
+  const indices = Array.from({ length: last - first + 1 }, (_, k) => first + k);
   const x = (k: number): number => scale(distanceM[k]);
   return (
     <svg
@@ -120,7 +121,16 @@ export function AlongChart({
           </text>
         </g>
       ))}
-      <EndLabels x={x} y={y} values={values} format={format} bottom={height - 6} />
+      <EndLabels
+        ends={[
+          { k: sampleAt(distanceM, scale.domain()[0]), x: scale.range()[0] },
+          { k: sampleAt(distanceM, scale.domain()[1]), x: scale.range()[1] },
+        ]}
+        y={y}
+        values={values}
+        format={format}
+        bottom={height - 6}
+      />
       {cursorM !== undefined && (
         <Cursor
           x={scale(cursorM)}
@@ -134,28 +144,45 @@ export function AlongChart({
   );
 }
 
+/** First and last sample to draw: one beyond each edge of what is shown. */
+function visible(distanceM: Float64Array, scale: RulerScale): [number, number] {
+  const [from, to] = scale.domain();
+  return [sampleAt(distanceM, from), Math.min(sampleAt(distanceM, to) + 1, distanceM.length - 1)];
+}
+
 interface EndLabelsProps {
-  x: (index: number) => number;
+  ends: [Place, Place];
   y: (value: number) => number;
   values: Float64Array;
   format: (value: number) => string;
   bottom: number;
 }
 
+interface Place {
+  k: number;
+  x: number;
+}
+
+/** A curve that begins this near to nothing says so by itself, px. */
+const TELLS_PX = 3;
+
 /** Keeps a figure legible where the curve passes behind it. */
 const halo = { stroke: 'var(--panel)', strokeWidth: 4, paintOrder: 'stroke' };
 
 /** What the curve begins and ends with, written beside it. */
-function EndLabels({ x, y, values, format, bottom }: EndLabelsProps): ReactNode {
-  const last = values.length - 1;
-  const under = (k: number): number => Math.min(y(values[k]) + 16, bottom);
+function EndLabels({ ends: [first, last], y, values, format, bottom }: EndLabelsProps): ReactNode {
+  /** Under the curve; where it runs too low for that, above it. */
+  const under = ({ k }: Place): number =>
+    y(values[k]) + 16 > bottom + 2 ? y(values[k]) - 7 : y(values[k]) + 16;
   return (
     <>
-      <text x={x(0) + 4} y={under(0)} fontSize={13} className="figures" {...halo}>
-        {format(values[0])}
-      </text>
-      <text x={x(last) - 4} y={under(last)} fontSize={13} textAnchor="end" className="figures" {...halo}>
-        {format(values[last])}
+      {Math.abs(y(values[first.k]) - y(0)) > TELLS_PX && (
+        <text x={first.x + 4} y={under(first)} fontSize={13} className="figures" {...halo}>
+          {format(values[first.k])}
+        </text>
+      )}
+      <text x={last.x - 4} y={under(last)} fontSize={13} textAnchor="end" className="figures" {...halo}>
+        {format(values[last.k])}
       </text>
     </>
   );

@@ -14,10 +14,12 @@ export function Axis({
   width: number;
 }): ReactNode {
   const { units } = usePreferences();
+  const [fromM, toM] = scale.domain();
+  const [first, last] = [Math.max(0, fromM), Math.min(totalM, toM)];
   return (
     <g stroke="var(--ink)">
-      <path d={`M${scale(0)} 27.5H${scale(totalM)}`} />
-      {rulerTicks(totalM, units, Math.max(2, Math.floor(width / 130))).map(({ atM, label }) => (
+      <path d={`M${scale(first)} 27.5H${scale(last)}`} />
+      {rulerTicks(first, last, units, Math.max(2, Math.floor(width / 130))).map(({ atM, label }) => (
         <g key={atM}>
           <path d={`M${scale(atM)} 27.5v${label ? -9 : -5}`} />
           {label && (

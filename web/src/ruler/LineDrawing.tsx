@@ -1,41 +1,67 @@
-import { faceInFull, formatLength, type JointSheet, type PieceSheet, type Sheet } from '@kobran/core';
-import { useState, type ReactNode } from 'react';
-import { usePreferences } from '../preferences/Preferences.js';
-import { JointDrawing } from '../faces/FaceDrawing.js';
-import { SnagMark, snagColour } from '../shell/SnagMark.js';
+import {
+  DndContext,
+  PointerSensor,
+  TouchSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+  type DragMoveEvent,
+} from '@dnd-kit/core';
+import { dropIndex, type JointSheet, type PieceSheet, type Sheet } from '@kobran/core';
+import { useState, type ReactNode, type RefObject } from 'react';
 import { Axis } from './Axis.js';
+import { PieceButton } from './PieceButton.js';
 import { pieceTargets } from './pieceTargets.js';
-import { RULER_PAD, type RulerScale } from './scale.js';
+import { inView, pxPerMm, RULER_PAD, TRUE_SIZE_PX_PER_MM, type RulerScale } from './scale.js';
+import { Station } from './Station.js';
+import { TruePieces } from './TruePieces.js';
 
 const STATION_GAP = 8;
 const STATION_MOST = 212;
 const STATION_LEAST = 108;
-const CABLE_Y = 62;
-const LEADERS_Y = 104;
+
+/** Heights of the drawing, px: with true faces the line needs room for their diameters. */
+const heights = (isTrue: boolean): { cableY: number; leadersY: number } =>
+  isTrue ? { cableY: 116, leadersY: 206 } : { cableY: 62, leadersY: 104 };
 
 interface Props {
   sheet: Sheet;
   scale: RulerScale;
+  /** Takes wheel, pinch and drag of the background. */
+  surface: RefObject<HTMLDivElement | null>;
   width: number;
   /** Id of the selected joint or piece. */
   selected: string | undefined;
   onSelect: (id: string) => void;
+  /** A piece was dragged to another place among the others. */
+  onMove: (id: string, toIndex: number) => void;
   cursorM: number | undefined;
   onCursor: (metres: number | undefined) => void;
+}
+
+/** Where a dragged piece would go: its place on the ruler, m. */
+interface Drag {
+  id: string;
+  index: number;
 }
 
 /** The run to scale on its ruler, with each joint pulled out of its true place into a station large enough to see. */
 export function LineDrawing({
   sheet,
   scale,
+  surface,
   width,
   selected,
   onSelect,
+  onMove,
   cursorM,
   onCursor,
 }: Props): ReactNode {
   const [scrolled, setScrolled] = useState(0);
+  const [drag, setDrag] = useState<Drag>();
   const { joints, pieces } = sheet;
+  const isTrue = pxPerMm(scale) >= TRUE_SIZE_PX_PER_MM;
+  const { cableY, leadersY } = heights(isTrue);
   const inner = width - 2 * RULER_PAD;
   const stationWidth = Math.max(
     STATION_LEAST,
@@ -46,45 +72,98 @@ export function LineDrawing({
   const centre = (k: number): number =>
     RULER_PAD + k * (stationWidth + STATION_GAP + spread) + stationWidth / 2 - scrolled;
   const targets = pieceTargets(pieces, scale);
+  // A press shorter than this selects; a longer way drags.
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
+  );
+  const dropped = ({ active, delta }: DragMoveEvent | DragEndEvent): Drag | undefined => {
+    const id = String(active.id);
+    const piece = pieces.find((one) => one.id === id);
+    if (!piece) return undefined;
+    const middleM = (piece.fromM + piece.toM) / 2;
+    return { id, index: dropIndex(pieces, id, scale.invert(scale(middleM) + delta.x)) };
+  };
+  const markerM = drag && markerAt(pieces, drag);
   return (
     <div>
-      <div className="relative" style={{ height: LEADERS_Y }}>
-        <svg
-          width={width}
-          height={LEADERS_Y}
-          className="absolute inset-0"
-          aria-hidden="true"
-          onPointerMove={({ nativeEvent }) => onCursor(scale.invert(nativeEvent.offsetX))}
-          onPointerLeave={() => onCursor(undefined)}
-        >
-          <Axis scale={scale} totalM={sheet.totalM} width={width} />
-          <Zones sheet={sheet} scale={scale} />
-          {pieces.map((piece) => (
-            <PieceBar key={piece.id} piece={piece} scale={scale} selected={piece.id === selected} />
-          ))}
-          {joints.map((joint, k) => (
-            <Leader
-              key={joint.id}
-              joint={joint}
-              fromX={scale(joint.atM)}
-              toX={centre(k)}
-              selected={joint.id === selected}
+      <DndContext
+        sensors={sensors}
+        onDragMove={(event) => {
+          const now = dropped(event);
+          setDrag((before) => (before?.index === now?.index && before?.id === now?.id ? before : now));
+        }}
+        onDragCancel={() => setDrag(undefined)}
+        onDragEnd={(event) => {
+          const to = dropped(event);
+          setDrag(undefined);
+          if (to) onMove(to.id, to.index);
+        }}
+      >
+        <div ref={surface} className="relative touch-pan-y overflow-hidden" style={{ height: leadersY }}>
+          <svg
+            width={width}
+            height={leadersY}
+            className="absolute inset-0"
+            role="img"
+            aria-label={described(sheet)}
+            onPointerMove={({ nativeEvent }) => onCursor(scale.invert(nativeEvent.offsetX))}
+            onPointerLeave={() => onCursor(undefined)}
+          >
+            <Axis scale={scale} totalM={sheet.totalM} width={width} />
+            <Zones sheet={sheet} scale={scale} />
+            {isTrue ? (
+              <TruePieces sheet={sheet} scale={scale} width={width} y={cableY} selected={selected} />
+            ) : (
+              pieces.map((piece) => (
+                <PieceBar
+                  key={piece.id}
+                  piece={piece}
+                  scale={scale}
+                  y={cableY}
+                  selected={piece.id === selected}
+                />
+              ))
+            )}
+            {joints.map(
+              (joint, k) =>
+                inView(scale, joint.atM) && (
+                  <Leader
+                    key={joint.id}
+                    joint={joint}
+                    fromX={scale(joint.atM)}
+                    toX={centre(k)}
+                    y={isTrue ? leadersY - 40 : cableY}
+                    leadersY={leadersY}
+                    dot={!isTrue}
+                    selected={joint.id === selected}
+                  />
+                ),
+            )}
+            {markerM !== undefined && (
+              <path
+                d={`M${scale(markerM)} ${cableY - 24}v48m-6 -48h12m-12 48h12`}
+                stroke="var(--copper)"
+                strokeWidth={3}
+                fill="none"
+              />
+            )}
+            {cursorM !== undefined && (
+              <path d={`M${scale(cursorM)} 22V${leadersY}`} stroke="var(--copper)" strokeDasharray="2 3" />
+            )}
+          </svg>
+          {targets.map((target, k) => (
+            <PieceButton
+              key={pieces[k].id}
+              piece={pieces[k]}
+              target={target}
+              y={cableY}
+              pressed={pieces[k].id === selected}
+              onSelect={onSelect}
             />
           ))}
-          {cursorM !== undefined && (
-            <path d={`M${scale(cursorM)} 22V${LEADERS_Y}`} stroke="var(--copper)" strokeDasharray="2 3" />
-          )}
-        </svg>
-        {targets.map((target, k) => (
-          <PieceButton
-            key={pieces[k].id}
-            piece={pieces[k]}
-            target={target}
-            pressed={pieces[k].id === selected}
-            onSelect={onSelect}
-          />
-        ))}
-      </div>
+        </div>
+      </DndContext>
       <div
         className="overflow-x-auto"
         style={{ paddingInline: RULER_PAD }}
@@ -111,15 +190,35 @@ export function LineDrawing({
   );
 }
 
+/** The place on the ruler before which a dragged piece would come to lie. */
+function markerAt(pieces: readonly PieceSheet[], { id, index }: Drag): number {
+  const others = pieces.filter((piece) => piece.id !== id);
+  return others.at(index)?.fromM ?? others.at(-1)?.toM ?? 0;
+}
+
+/** What a sighted person learns from the drawing, in a sentence for each piece and joint. */
+function described({ pieces, joints, totalM, headline }: Sheet): string {
+  const metres = (m: number): string => `${m.toFixed(2)} m`;
+  const parts = joints.flatMap((joint, k) => [
+    `joint ${joint.number} at ${metres(joint.atM)}, ${joint.zone}: ${joint.mating.verdict}${joint.snag ? `, ${joint.snag}` : ''}`,
+    ...(pieces.at(k) && k < pieces.length
+      ? [`${pieces[k].name}, ${pieces[k].what}, ${metres(pieces[k].toM - pieces[k].fromM)}`]
+      : []),
+  ]);
+  return `The run on its ruler, ${metres(totalM)} from the radio to the antenna. ${headline}. In order: ${parts.join('; ')}.`;
+}
+
 function Zones({ sheet, scale }: { sheet: Sheet; scale: RulerScale }): ReactNode {
   const spans =
     sheet.route.spans.length > 0
       ? sheet.route.spans
       : [{ fromM: 0, toM: sheet.totalM, zone: 'dry' as const, leg: 0 }];
+  const [first, last] = scale.range();
   return spans.map(({ fromM, toM, zone }, k) => {
     const end = k === spans.length - 1 ? sheet.totalM : Math.min(toM, sheet.totalM);
-    if (end <= fromM) return null;
-    const [x, width] = [scale(fromM), scale(end) - scale(fromM)];
+    const [x, right] = [Math.max(scale(fromM), first), Math.min(scale(end), last)];
+    const width = right - x;
+    if (width <= 0) return null;
     return (
       <g key={k}>
         <rect x={x} y={30} width={width} height={18} fill={`var(--zone-${zone})`} stroke="var(--rule)" />
@@ -137,10 +236,12 @@ function Zones({ sheet, scale }: { sheet: Sheet; scale: RulerScale }): ReactNode
 function PieceBar({
   piece,
   scale,
+  y,
   selected,
 }: {
   piece: PieceSheet;
   scale: RulerScale;
+  y: number;
   selected: boolean;
 }): ReactNode {
   const [x, end] = [scale(piece.fromM), scale(piece.toM)];
@@ -148,7 +249,7 @@ function PieceBar({
   return (
     <rect
       x={x}
-      y={CABLE_Y - height / 2}
+      y={y - height / 2}
       width={Math.max(end - x, 3)}
       height={height}
       fill={selected ? 'var(--copper)' : piece.kind === 'assembly' ? 'var(--ink)' : 'var(--edge)'}
@@ -162,87 +263,25 @@ function Leader({
   joint,
   fromX,
   toX,
+  y,
+  leadersY,
+  dot,
   selected,
 }: {
   joint: JointSheet;
   fromX: number;
   toX: number;
+  y: number;
+  leadersY: number;
+  dot: boolean;
   selected: boolean;
 }): ReactNode {
   const colour = joint.snag ? leaderColour[joint.snag] : 'var(--edge)';
   const bold = selected || joint.snag === 'stop';
   return (
     <g stroke={selected ? 'var(--copper)' : colour} strokeWidth={bold ? 2 : 1.2} fill="none">
-      <path d={`M${fromX} ${CABLE_Y - 9}V${CABLE_Y + 12}L${toX} ${LEADERS_Y - 10}V${LEADERS_Y}`} />
-      <circle cx={fromX} cy={CABLE_Y} r={2.5} fill="var(--sheet)" />
+      <path d={`M${fromX} ${y - (dot ? 9 : 0)}V${y + 12}L${toX} ${leadersY - 10}V${leadersY}`} />
+      {dot && <circle cx={fromX} cy={y} r={2.5} fill="var(--sheet)" />}
     </g>
-  );
-}
-
-function PieceButton({
-  piece,
-  target,
-  pressed,
-  onSelect,
-}: {
-  piece: PieceSheet;
-  target: { left: number; width: number };
-  pressed: boolean;
-  onSelect: (id: string) => void;
-}): ReactNode {
-  const { units } = usePreferences();
-  return (
-    <button
-      className="absolute rounded hover:bg-copper/10"
-      style={{ ...target, top: CABLE_Y - 13, height: 26 }}
-      aria-pressed={pressed}
-      aria-label={`${piece.name}, ${piece.what}, ${formatLength(piece.toM - piece.fromM, { system: units })}`}
-      title={`${piece.name}, ${piece.what}`}
-      onClick={() => onSelect(piece.id)}
-    />
-  );
-}
-
-function Station({
-  joint,
-  width,
-  selected,
-  onSelect,
-}: {
-  joint: JointSheet;
-  width: number;
-  selected: boolean;
-  onSelect: (id: string) => void;
-}): ReactNode {
-  const { units } = usePreferences();
-  const level =
-    joint.mating.verdict === 'mates' ? (joint.snag === 'note' ? undefined : joint.snag) : joint.snag;
-  return (
-    <button
-      className={`relative block w-full rounded border-2 bg-paper text-left hover:border-copper ${selected ? 'border-copper' : level === 'stop' ? 'border-stop' : 'border-rule'}`}
-      aria-pressed={selected}
-      data-joint={joint.id}
-      onClick={() => onSelect(joint.id)}
-    >
-      <span className="flex justify-between gap-1 px-2 pt-1 text-sm">
-        <span className="font-bold">J{joint.number}</span>
-        <span className="figures truncate text-muted">
-          {formatLength(joint.atM, { system: units, digits: 2 })}
-        </span>
-      </span>
-      <span className="sr-only">
-        {joint.between[0]} to {joint.between[1]}: {faceInFull(joint.left)} into {faceInFull(joint.right)},{' '}
-        {joint.zone}.
-      </span>
-      <JointDrawing left={joint.left} right={joint.right} width={width - 4} height={62} />
-      <span
-        className={`flex items-center gap-1 px-2 pb-1 text-sm leading-tight ${level ? `font-semibold ${snagColour[level]}` : 'text-muted'}`}
-      >
-        {level && <SnagMark level={level} size={13} />}
-        <span className="truncate">
-          {joint.mating.verdict === 'mates' && level ? `mates, ${level}` : joint.mating.verdict}
-        </span>
-      </span>
-    </button>
   );
 }

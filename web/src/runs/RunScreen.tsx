@@ -1,11 +1,11 @@
 import type { JobDocument, RunDocument } from '@kobran/contract';
-import { catalog, defaultPractice, evaluate } from '@kobran/core';
+import { defaultPractice, evaluate } from '@kobran/core';
 import { useEffect, useMemo, type ReactNode } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Outlet, useLocation, useParams } from 'react-router';
 import { said, Unreachable } from '../api/client.js';
 import { useJob, useRun } from '../api/queries.js';
 import { usePreferences } from '../preferences/Preferences.js';
+import { useCatalog } from '../shop/Shop.js';
 import { ConflictNotice } from '../shell/ConflictNotice.js';
 import { Message } from '../shell/Message.js';
 import { StageRail } from '../shell/StageRail.js';
@@ -13,6 +13,7 @@ import { TopBar } from '../shell/TopBar.js';
 import { useFacts, useFactWriter } from './FactsOutbox.js';
 import { RunContext } from './RunContext.js';
 import { useRunEditor } from './useRunEditor.js';
+import { useKeys } from '../shell/useKeys.js';
 
 /** Everything of one run: reads it, evaluates it on every change, and shows the stage asked for. */
 export function RunScreen(): ReactNode {
@@ -46,16 +47,20 @@ function OpenRunScreen({
   const { units, set } = usePreferences();
   const practice = job?.practice ?? defaultPractice;
   const { design } = editor;
-  const sheet = useMemo(() => evaluate(design, catalog, { facts, practice }), [design, facts, practice]);
+  const catalog = useCatalog();
+  const sheet = useMemo(
+    () => evaluate(design, catalog, { facts, practice }),
+    [design, catalog, facts, practice],
+  );
   const run = useMemo(
     () => ({ id: document.id, jobId: document.jobId, document, editor, facts, writer, practice, sheet }),
     [document, editor, facts, writer, practice, sheet],
   );
   const isCard = /\/make\/./.test(useLocation().pathname);
 
-  useHotkeys('mod+z', () => editor.undo?.(), { preventDefault: true });
-  useHotkeys('mod+shift+z, mod+y', () => editor.redo?.(), { preventDefault: true });
-  useHotkeys('u', () => set({ units: units === 'metric' ? 'imperial' : 'metric' }));
+  useKeys('mod+z', () => editor.undo?.(), { preventDefault: true });
+  useKeys('mod+shift+z, mod+y', () => editor.redo?.(), { preventDefault: true });
+  useKeys('u', () => set({ units: units === 'metric' ? 'imperial' : 'metric' }));
   useEffect(() => {
     window.document.title = `${design.name} – Kobran`;
   }, [design.name]);

@@ -1,9 +1,20 @@
-import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { Window } from './Window.js';
 
 const keys: [string, string][] = [
   ['← →', 'joint by joint along the ruler'],
   ['1 … 5', 'apply a remedy of the selected place'],
+  ['Tab', 'piece by piece, joint by joint'],
+  ['F', 'make the selected joint fit'],
+  ['A', 'put a piece in at the selected place'],
+  ['R', 'turn the selected piece round'],
+  ['Alt ← →', 'move the selected piece'],
+  ['Delete', 'take the selected piece out'],
+  ['C', 'all cables side by side for the selected piece'],
+  ['W', 'what if: compare with the run as it is now'],
+  ['+ − 0', 'zoom in, out, whole run'],
+  ['Shift ← →', 'move along the ruler when zoomed'],
+  ['Ctrl K', 'find or do anything'],
   ['Esc', 'let go of the selection; leave a card'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
@@ -23,27 +34,17 @@ export function KeysDialog({
   onOpenChange: (open: boolean) => void;
 }): ReactNode {
   return (
-    <Dialog.Root open={open} onOpenChange={onOpenChange}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-10 bg-black/50" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-20 w-[min(28rem,92vw)] -translate-x-1/2 -translate-y-1/2 rounded border border-edge bg-sheet p-6"
-        >
-          <Dialog.Title className="text-lg font-bold">Keys</Dialog.Title>
-          <dl className="mt-4 grid grid-cols-[8rem_1fr] gap-y-2">
-            {keys.map(([key, what]) => (
-              <div key={key} className="contents">
-                <dt>
-                  <kbd className="key">{key}</kbd>
-                </dt>
-                <dd>{what}</dd>
-              </div>
-            ))}
-          </dl>
-          <Dialog.Close className="button mt-6">Close</Dialog.Close>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Window title="Keys" open={open} onOpenChange={onOpenChange}>
+      <dl className="mt-4 grid grid-cols-[8rem_1fr] gap-y-2">
+        {keys.map(([key, what]) => (
+          <div key={key} className="contents">
+            <dt>
+              <kbd className="key">{key}</kbd>
+            </dt>
+            <dd>{what}</dd>
+          </div>
+        ))}
+      </dl>
+    </Window>
   );
 }

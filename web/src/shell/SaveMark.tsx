@@ -20,7 +20,7 @@ export function SaveMark({ save }: { save: SaveState }): ReactNode {
     <span
       role="status"
       data-save={calm && waiting > 0 ? 'saving' : save.kind}
-      className={`text-sm ${calm ? 'text-muted' : 'font-semibold text-stop'}`}
+      className={`text-sm ${calm ? 'sr-only text-muted sm:not-sr-only' : 'font-semibold text-stop'}`}
     >
       {text}
     </span>

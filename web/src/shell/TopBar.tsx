@@ -5,7 +5,9 @@ import { Link } from 'react-router';
 import { usePreferences } from '../preferences/Preferences.js';
 import type { RunEditor } from '../runs/useRunEditor.js';
 import { KeysDialog } from './KeysDialog.js';
+import { Palette } from './Palette.js';
 import { SaveMark } from './SaveMark.js';
+import { ToolsMenu } from './ToolsMenu.js';
 
 export interface Crumb {
   label: string;
@@ -24,6 +26,7 @@ export function TopBar({
 }): ReactNode {
   const { units, theme, set } = usePreferences();
   const [keys, setKeys] = useState(false);
+  const [finding, setFinding] = useState(false);
   useHotkeys('shift+slash, ?', () => setKeys(true), { useKey: true });
   const tool = 'grid size-9 place-items-center rounded hover:text-copper disabled:text-rule';
   return (
@@ -82,6 +85,13 @@ export function TopBar({
           </div>
         </>
       )}
+      <ToolsMenu />
+      <button
+        className="hidden min-h-8 items-center gap-2 rounded border border-edge px-2 text-sm text-muted hover:border-copper lg:flex"
+        onClick={() => setFinding(true)}
+      >
+        Find or do… <kbd className="key">Ctrl K</kbd>
+      </button>
       <button
         className="figures rounded border border-edge px-2 py-1 text-sm hover:border-copper"
         title="Change units (U)"
@@ -107,6 +117,7 @@ export function TopBar({
         ?
       </button>
       <KeysDialog open={keys} onOpenChange={setKeys} />
+      <Palette open={finding} onOpenChange={setFinding} />
     </header>
   );
 }

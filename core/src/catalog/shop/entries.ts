@@ -31,9 +31,9 @@ const SAID = { message: '$property must be 1 to 80 of a–z, 0–9 and -, got �
 const mm =
   (least: number, most: number): PropertyDecorator =>
   (target, property) => {
-    IsNumber(number)(target, property as string);
-    Min(least, { message: `$property must be at least ${least} mm, got $value` })(target, property as string);
-    Max(most, { message: `$property must be at most ${most} mm, got $value` })(target, property as string);
+    IsNumber(number)(target, property);
+    Min(least, { message: `$property must be at least ${least} mm, got $value` })(target, property);
+    Max(most, { message: `$property must be at most ${most} mm, got $value` })(target, property);
   };
 
 export class OwnCable implements Cable {

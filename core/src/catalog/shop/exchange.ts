@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { isObject, type Problem } from '../../quantity/index.js';
-import type { Catalog } from '../index.js';
+import type { Catalog } from '../catalog.js';
 import type { PinBore } from '../part.js';
 import { shopKinds, type ShopEntry, type ShopKind } from './entries.js';
 import { readShopEntry } from './shop.js';
@@ -79,8 +79,9 @@ const columns = {
   stock: { text: ['id'], number: ['count', 'matings'], flag: [] },
 } satisfies Record<ShopKind, { text: string[]; number: string[]; flag: string[] }>;
 
-/** Where an empty cell means “this style has none”. */
-const nullable = new Set(['bodyBoreMm', 'neckOuterMm', 'gripBoreMm', 'hexMm']);
+/** Dimensions of a part which a style may not have: null in JSON, an empty cell in CSV. */
+export const absentDimensions = ['bodyBoreMm', 'neckOuterMm', 'gripBoreMm', 'hexMm'] as const;
+const nullable = new Set<string>(absentDimensions);
 const MOST_PINS = 4;
 
 /** Every entry of a catalogue, shipped and own, in the order of the kinds. */

@@ -2,6 +2,7 @@ export { OwnAdapter, OwnCable, OwnPart, Port, Stock, shopClasses, shopKinds } fr
 export type { ShopEntries, ShopEntry, ShopKind } from './entries.js';
 export {
   CATALOG_SCHEMA,
+  absentDimensions,
   catalogEntries,
   catalogToCsv,
   catalogToJson,

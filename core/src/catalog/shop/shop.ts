@@ -1,5 +1,5 @@
 import { isObject, readAs, type Problem } from '../../quantity/index.js';
-import type { Catalog } from '../index.js';
+import type { Catalog } from '../catalog.js';
 import { partOf } from '../parts/index.js';
 import { shopClasses, shopKinds, type ShopEntries, type ShopEntry, type ShopKind } from './entries.js';
 import { implausible } from './plausible.js';

@@ -1,11 +1,12 @@
 import type { RunDocument } from '@kobran/contract';
-import { catalog, counted, evaluate, formatLength, type Practice, type Sheet } from '@kobran/core';
+import { counted, evaluate, formatLength, type Practice, type Sheet } from '@kobran/core';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { rulerScale } from '../../ruler/scale.js';
 import { useWidth } from '../../ruler/useWidth.js';
 import { useFacts } from '../../runs/FactsOutbox.js';
+import { useCatalog } from '../../shop/Shop.js';
 import { SnagMark, snagColour } from '../../shell/SnagMark.js';
 import { StateMark } from '../../shell/StateMark.js';
 import { useDeletion } from './useDeletion.js';
@@ -14,9 +15,10 @@ import { useDeletion } from './useDeletion.js';
 export function RunRow({ run, practice }: { run: RunDocument; practice: Practice }): ReactNode {
   const { units } = usePreferences();
   const facts = useFacts(run.id, run);
+  const catalog = useCatalog();
   const sheet = useMemo(
     () => evaluate(run.design, catalog, { facts, practice, sweepPoints: 2 }),
-    [run.design, facts, practice],
+    [run.design, catalog, facts, practice],
   );
   const worst = sheet.snags.at(0);
   const remove = useDeletion();

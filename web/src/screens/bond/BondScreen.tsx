@@ -1,15 +1,16 @@
 import {
-  catalog,
   entry,
   formatPower,
   gasTubeVolts,
   lowestFiringV,
+  type Arrester,
   type ArresterPiece,
   type TubeChoice,
 } from '@kobran/core';
 import { scaleLog } from 'd3';
 import type { ReactNode } from 'react';
 import { useWidth } from '../../ruler/useWidth.js';
+import { useCatalog } from '../../shop/Shop.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { FigureText } from '../../shell/FigureText.js';
 import { Caution, StagePage } from '../../shell/StagePage.js';
@@ -21,18 +22,24 @@ export function BondScreen(): ReactNode {
   const { sheet, editor } = useOpenRun();
   const { tube } = sheet;
   const fitted = editor.design.pieces.find((piece): piece is ArresterPiece => piece.kind === 'arrester');
-  const headline = !tube
-    ? 'Receive only: the lowest tube will do'
-    : tube.tubeV === undefined
-      ? 'No gas tube holds this run'
-      : `This run takes a ${tube.tubeV} V tube${fitted ? `; ${fitted.tubeV} V is fitted` : ''}`;
+  const catalog = useCatalog();
+  const arrester = fitted && entry(catalog.arresters, fitted.arrester);
+  const stub = arrester !== undefined && !arrester.tubeChangeable;
+  const headline = stub ? `${arrester.name}: it has no tube` : tubeHeadline(tube, fitted);
   return (
-    <StagePage headline={headline} reason={tube?.why}>
+    <StagePage
+      headline={headline}
+      reason={
+        stub
+          ? 'Its shorted quarter wave grounds the centre for direct current, and passes its band.'
+          : tube?.why
+      }
+    >
       <Caution>
         Local electrical code and a licensed electrician decide. Nothing survives a direct strike for certain;
         keep off the antenna and its bonding when storms are about.
       </Caution>
-      {tube && <TubeScale tube={tube} {...(fitted ? { fittedV: fitted.tubeV } : {})} />}
+      {tube && !stub && <TubeScale tube={tube} {...(fitted ? { fittedV: fitted.tubeV } : {})} />}
       {tube && (
         <p className="flex flex-wrap gap-x-6">
           <span>
@@ -51,16 +58,14 @@ export function BondScreen(): ReactNode {
         .map((snag) => (
           <SnagDetail key={snag.id} snag={snag} />
         ))}
-      {fitted && (
+      {arrester && (
         <>
           <EntryDrawing
-            name={entry(catalog.arresters, fitted.arrester).name}
+            name={arrester.name}
             bonded={sheet.stages.some(({ id, state }) => id === 'bond' && state === 'done')}
           />
           <p className="mb-3 max-w-2xl text-muted">
-            {entry(catalog.arresters, fitted.arrester).passesDc
-              ? 'It passes direct current. '
-              : 'It blocks direct current. '}
+            {directCurrent(arrester)}
             One entry point, one plate, and from it a short, straight, wide conductor to the rod; the rods of
             the site and the building’s earth are bonded together.
           </p>
@@ -75,6 +80,19 @@ export function BondScreen(): ReactNode {
     </StagePage>
   );
 }
+
+function tubeHeadline(tube: TubeChoice | undefined, fitted: ArresterPiece | undefined): string {
+  if (!tube) return 'Receive only: the lowest tube will do';
+  if (tube.tubeV === undefined) return 'No gas tube holds this run';
+  return `This run takes a ${tube.tubeV} V tube${fitted ? `; ${fitted.tubeV} V is fitted` : ''}`;
+}
+
+const directCurrent = ({ passesDc, groundsDc }: Arrester): string =>
+  passesDc
+    ? 'It passes direct current. '
+    : groundsDc
+      ? 'It shorts direct current by design. '
+      : 'It blocks direct current. ';
 
 /** Standard tubes on a scale of volts: where each may fire, what the run needs, which is fitted. */
 function TubeScale({ tube, fittedV }: { tube: TubeChoice; fittedV?: number }): ReactNode {

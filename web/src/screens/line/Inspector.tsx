@@ -8,7 +8,21 @@ import { AntennaInspector, RadioInspector } from './PortInspector.js';
 import { ServiceInspector } from './ServiceInspector.js';
 
 /** The selected place: what is said against it and how to mend it, then what it is and what can be changed. */
-export function Inspector({ selected, onClose }: { selected: string; onClose: () => void }): ReactNode {
+export function Inspector({
+  selected,
+  onClose,
+  onInsert,
+  onFit,
+  onMove,
+  onTakeOut,
+}: {
+  selected: string;
+  onClose: () => void;
+  onInsert: () => void;
+  onFit: () => void;
+  onMove: (id: string, toIndex: number) => void;
+  onTakeOut: () => void;
+}): ReactNode {
   const { sheet, editor } = useOpenRun();
   const joint = sheet.joints.find(({ id }) => id === selected);
   const placed = sheet.pieces.find(({ id }) => id === selected);
@@ -37,8 +51,10 @@ export function Inspector({ selected, onClose }: { selected: string; onClose: ()
       {snags.map((snag) => (
         <SnagDetail key={snag.id} snag={snag} />
       ))}
-      {joint && <JointInspector.Facts joint={joint} />}
-      {placed && piece && <PieceInspector placed={placed} piece={piece} onGone={onClose} />}
+      {joint && <JointInspector.Facts joint={joint} onInsert={onInsert} onFit={onFit} />}
+      {placed && piece && (
+        <PieceInspector placed={placed} piece={piece} onMove={onMove} onTakeOut={onTakeOut} />
+      )}
       {selected === 'radio' && <RadioInspector />}
       {selected === 'antenna' && <AntennaInspector />}
       {selected === 'service' && <ServiceInspector />}

@@ -1,11 +1,11 @@
 import { faceInFull, type JointSheet } from '@kobran/core';
+import { Plus, Puzzle } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { JointDrawing } from '../../faces/FaceDrawing.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { FigureText } from '../../shell/FigureText.js';
 import { Rows } from '../../shell/Rows.js';
-import { InsertMenu } from './InsertMenu.js';
 
 function Drawing({ joint }: { joint: JointSheet }): ReactNode {
   return (
@@ -24,7 +24,15 @@ function Drawing({ joint }: { joint: JointSheet }): ReactNode {
   );
 }
 
-function Facts({ joint }: { joint: JointSheet }): ReactNode {
+function Facts({
+  joint,
+  onInsert,
+  onFit,
+}: {
+  joint: JointSheet;
+  onInsert: () => void;
+  onFit: () => void;
+}): ReactNode {
   const { id, sheet } = useOpenRun();
   const wrap = sheet.wraps.find(({ jointId }) => jointId === joint.id);
   const rows: [string, ReactNode][] = [
@@ -50,7 +58,14 @@ function Facts({ joint }: { joint: JointSheet }): ReactNode {
           </Link>
         </p>
       )}
-      <InsertMenu at={joint.number - 1} />
+      <div className="mt-3 flex flex-wrap gap-2">
+        <button className="button" onClick={onFit}>
+          <Puzzle size={16} aria-hidden /> Make it fit
+        </button>
+        <button className="button" onClick={onInsert}>
+          <Plus size={16} aria-hidden /> Put a piece in here
+        </button>
+      </div>
       <p className="mt-3 text-sm text-muted">Sources: {joint.standard}; loss typical, from memory</p>
     </section>
   );

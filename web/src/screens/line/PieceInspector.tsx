@@ -1,23 +1,26 @@
 import {
-  catalog,
   entry,
   faceName,
   faceOf,
-  fitCable,
   formatLength,
   gasTubeVolts,
   parseLength,
+  partsFor,
+  turnPiece,
   type AdapterPiece,
   type AnyPiece,
   type ArresterPiece,
   type Assembly,
   type Cable,
+  type Catalog,
   type PieceSheet,
 } from '@kobran/core';
 import { ArrowLeftRight, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { useOpenRun } from '../../runs/RunContext.js';
+import { useCatalog } from '../../shop/Shop.js';
 import { Choice } from '../../shell/Choice.js';
 import { FigureText } from '../../shell/FigureText.js';
 import { QuantityField } from '../../shell/QuantityField.js';
@@ -27,26 +30,18 @@ import { TextField } from '../../shell/TextField.js';
 export function PieceInspector({
   placed,
   piece,
-  onGone,
+  onMove,
+  onTakeOut,
 }: {
   placed: PieceSheet;
   piece: AnyPiece;
-  onGone: () => void;
+  onMove: (id: string, toIndex: number) => void;
+  onTakeOut: () => void;
 }): ReactNode {
-  const { editor } = useOpenRun();
+  const { editor, id: runId } = useOpenRun();
   const { pieces } = editor.design;
   const index = pieces.findIndex(({ id }) => id === piece.id);
   const set = (changed: AnyPiece): void => editor.change([{ op: 'set piece', piece: changed }]);
-  const swapWith = (other: number): void => {
-    const at = Math.min(index, other);
-    editor.change([{ op: 'splice pieces', at, remove: 2, insert: [pieces[at + 1], pieces[at]] }]);
-  };
-  const turn = (): void =>
-    set(
-      piece.kind === 'assembly'
-        ? { ...piece, a: piece.b, b: piece.a }
-        : { ...piece, reversed: !piece.reversed },
-    );
   return (
     <section className="mt-3 space-y-3">
       <p className="flex justify-between border-b border-rule pb-1">
@@ -57,48 +52,50 @@ export function PieceInspector({
       {piece.kind === 'adapter' && <AdapterFields piece={piece} set={set} />}
       {piece.kind === 'arrester' && <ArresterFields piece={piece} set={set} />}
       <div className="flex flex-wrap gap-2">
-        <button className="button" onClick={turn}>
+        <button className="button" onClick={() => editor.change(turnPiece(piece))}>
           <ArrowLeftRight size={16} aria-hidden /> Turn round
         </button>
-        <button className="button" disabled={index === 0} onClick={() => swapWith(index - 1)}>
+        <button className="button" disabled={index === 0} onClick={() => onMove(piece.id, index - 1)}>
           Move to the radio
-        </button>
-        <button className="button" disabled={index === pieces.length - 1} onClick={() => swapWith(index + 1)}>
-          Move to the antenna
         </button>
         <button
           className="button"
-          onClick={() => {
-            editor.change([{ op: 'splice pieces', at: index, remove: 1, insert: [] }]);
-            onGone();
-          }}
+          disabled={index === pieces.length - 1}
+          onClick={() => onMove(piece.id, index + 1)}
         >
+          Move to the antenna
+        </button>
+        <button className="button" onClick={onTakeOut}>
           <Trash2 size={16} aria-hidden /> Take out
         </button>
+        {piece.kind === 'assembly' && (
+          <Link className="button" to={`/runs/${runId}/cables?piece=${piece.id}`}>
+            Compare cables
+          </Link>
+        )}
       </div>
     </section>
   );
 }
 
-const cableOptions = [...catalog.cables.values()].map((cable) => ({
-  value: cable.id,
-  label: `${cable.name}, ${cable.jacketMm} mm`,
-}));
-
-/** Parts which fit the cable first; the fitted one always stands in the list. */
-function partOptions(cable: Cable, fitted: string): { value: string; label: string }[] {
-  const fits = [...catalog.parts.values()].filter(
-    (part) => part.id === fitted || fitCable(part, cable).verdict === 'fits',
-  );
-  return fits.map((part) => ({
-    value: part.id,
-    label: fitCable(part, cable).verdict === 'fits' ? part.name : `${part.name} (does not fit)`,
-  }));
+/** Parts which fit the cable first, the usual choice on top; the fitted one always stands in the list. */
+function partOptions(cable: Cable, fitted: string, catalog: Catalog): { value: string; label: string }[] {
+  const fits = partsFor(cable, catalog.parts.values());
+  const odd = fits.some(({ id }) => id === fitted) ? [] : [entry(catalog.parts, fitted)];
+  return [
+    ...odd.map(({ id, name }) => ({ value: id, label: `${name} (does not fit)` })),
+    ...fits.map(({ id, name }) => ({ value: id, label: name })),
+  ];
 }
 
 function AssemblyFields({ piece, set }: { piece: Assembly; set: (piece: AnyPiece) => void }): ReactNode {
   const { units } = usePreferences();
+  const catalog = useCatalog();
   const cable = entry(catalog.cables, piece.cable);
+  const cableOptions = [...catalog.cables.values()].map(({ id, name, jacketMm }) => ({
+    value: id,
+    label: `${name}, ${jacketMm} mm`,
+  }));
   return (
     <>
       <TextField
@@ -124,13 +121,13 @@ function AssemblyFields({ piece, set }: { piece: Assembly; set: (piece: AnyPiece
       <Choice
         label="Radio end"
         value={piece.a.part}
-        options={partOptions(cable, piece.a.part)}
+        options={partOptions(cable, piece.a.part, catalog)}
         onChange={(part) => set({ ...piece, a: { part } })}
       />
       <Choice
         label="Antenna end"
         value={piece.b.part}
-        options={partOptions(cable, piece.b.part)}
+        options={partOptions(cable, piece.b.part, catalog)}
         onChange={(part) => set({ ...piece, b: { part } })}
       />
     </>
@@ -138,6 +135,7 @@ function AssemblyFields({ piece, set }: { piece: Assembly; set: (piece: AnyPiece
 }
 
 function AdapterFields({ piece, set }: { piece: AdapterPiece; set: (piece: AnyPiece) => void }): ReactNode {
+  const catalog = useCatalog();
   const { faces, lengthMm, source } = entry(catalog.adapters, piece.adapter);
   const names = faces.map((code) => faceName(faceOf(code)));
   const [near, far] = piece.reversed ? names.toReversed() : names;
@@ -157,7 +155,8 @@ function AdapterFields({ piece, set }: { piece: AdapterPiece; set: (piece: AnyPi
 }
 
 function ArresterFields({ piece, set }: { piece: ArresterPiece; set: (piece: AnyPiece) => void }): ReactNode {
-  const { symmetrical, passesDc } = entry(catalog.arresters, piece.arrester);
+  const catalog = useCatalog();
+  const { symmetrical, passesDc, groundsDc, tubeChangeable } = entry(catalog.arresters, piece.arrester);
   const volts = gasTubeVolts.includes(piece.tubeV) ? gasTubeVolts : [...gasTubeVolts, piece.tubeV];
   return (
     <>
@@ -167,14 +166,20 @@ function ArresterFields({ piece, set }: { piece: ArresterPiece; set: (piece: Any
         options={[...catalog.arresters.values()].map(({ id, name }) => ({ value: id, label: name }))}
         onChange={(arrester) => set({ ...piece, arrester })}
       />
-      <Choice
-        label="Gas tube"
-        value={String(piece.tubeV)}
-        options={volts.map((v) => ({ value: String(v), label: `${v} V` }))}
-        onChange={(v) => set({ ...piece, tubeV: Number(v) })}
-      />
+      {tubeChangeable && (
+        <Choice
+          label="Gas tube"
+          value={String(piece.tubeV)}
+          options={volts.map((v) => ({ value: String(v), label: `${v} V` }))}
+          onChange={(v) => set({ ...piece, tubeV: Number(v) })}
+        />
+      )}
       <p className="text-sm text-muted">
-        {passesDc ? 'Passes direct current. ' : 'Blocks direct current. '}
+        {passesDc
+          ? 'Passes direct current. '
+          : groundsDc
+            ? 'Shorts direct current by design. '
+            : 'Blocks direct current. '}
         {symmetrical
           ? 'The same both ways round.'
           : piece.reversed

@@ -1,7 +1,10 @@
-import { faceOf } from '@kobran/core';
+import { faceOf, type AntennaPort, type Port, type RadioPort } from '@kobran/core';
 import type { ReactNode } from 'react';
+import { toast } from 'sonner';
 import { FaceDrawing } from '../../faces/FaceDrawing.js';
 import { useOpenRun } from '../../runs/RunContext.js';
+import { useShop } from '../../shop/Shop.js';
+import { slugOf } from '../../shop/slugOf.js';
 import { Choice } from '../../shell/Choice.js';
 import { TextField } from '../../shell/TextField.js';
 import { Tick } from '../../shell/Tick.js';
@@ -11,12 +14,13 @@ import { SwrField } from '../../shell/SwrField.js';
 export function RadioInspector(): ReactNode {
   const { editor } = useOpenRun();
   const { radio } = editor.design;
-  const set = (change: Partial<typeof radio>): void => editor.change([{ op: 'set radio', radio: change }]);
+  const set = (change: Partial<RadioPort>): void => editor.change([{ op: 'set radio', radio: change }]);
   return (
     <section className="mt-3 space-y-3">
       <div className="rounded border border-rule bg-paper">
         <FaceDrawing face={faceOf(radio.face)} width={280} height={100} />
       </div>
+      <KnownPorts side="radio" onTake={({ name, face, handheld }) => set({ name, face, handheld })} />
       <TextField label="Name" value={radio.name} maxLength={80} onChange={(name) => set({ name })} />
       <Choice label="Connector" value={radio.face} options={faceOptions} onChange={(face) => set({ face })} />
       <Tick
@@ -24,6 +28,7 @@ export function RadioInspector(): ReactNode {
         checked={radio.handheld}
         onChange={(handheld) => set({ handheld })}
       />
+      <KeepPort port={{ ...radio, side: 'radio', swr: 1, dcShort: false }} />
     </section>
   );
 }
@@ -31,13 +36,16 @@ export function RadioInspector(): ReactNode {
 export function AntennaInspector(): ReactNode {
   const { editor } = useOpenRun();
   const { antenna } = editor.design;
-  const set = (change: Partial<typeof antenna>): void =>
-    editor.change([{ op: 'set antenna', antenna: change }]);
+  const set = (change: Partial<AntennaPort>): void => editor.change([{ op: 'set antenna', antenna: change }]);
   return (
     <section className="mt-3 space-y-3">
       <div className="rounded border border-rule bg-paper">
         <FaceDrawing face={faceOf(antenna.face)} turned width={280} height={100} />
       </div>
+      <KnownPorts
+        side="antenna"
+        onTake={({ name, face, swr, dcShort }) => set({ name, face, swr, dcShort })}
+      />
       <TextField label="Name" value={antenna.name} maxLength={80} onChange={(name) => set({ name })} />
       <Choice
         label="Connector"
@@ -51,6 +59,65 @@ export function AntennaInspector(): ReactNode {
         checked={antenna.dcShort}
         onChange={(dcShort) => set({ dcShort })}
       />
+      <KeepPort port={{ ...antenna, side: 'antenna', handheld: false }} />
     </section>
+  );
+}
+
+/** Takes a port the shop has kept. */
+function KnownPorts({ side, onTake }: { side: Port['side']; onTake: (port: Port) => void }): ReactNode {
+  const { catalog } = useShop();
+  const known = [...catalog.ports.values()].filter((port) => port.side === side);
+  if (known.length === 0) return null;
+  return (
+    <Choice
+      label="Take a known one"
+      value=""
+      options={[{ value: '', label: '–' }, ...known.map(({ id, name }) => ({ value: id, label: name }))]}
+      onChange={(id) => {
+        const port = catalog.ports.get(id);
+        if (port) onTake(port);
+      }}
+    />
+  );
+}
+
+/** Keeps this port in the shop’s catalogue, for the next run and for the kit. */
+function KeepPort({
+  port,
+}: {
+  port: Pick<Port, 'name' | 'side' | 'face' | 'handheld' | 'swr' | 'dcShort'>;
+}): ReactNode {
+  const { editor } = useOpenRun();
+  const { catalog, put } = useShop();
+  const { name, side, face, handheld, swr, dcShort } = port;
+  const id = slugOf(name);
+  const known = catalog.ports.get(id);
+  if (known?.face === face && known.side === side)
+    return <p className="text-sm text-muted">The shop knows this port.</p>;
+  const { bands, powerW } = editor.design.service;
+  const keep = async (): Promise<void> => {
+    const kept = await put({
+      kind: 'port',
+      data: {
+        id,
+        name,
+        side,
+        face,
+        handheld,
+        swr,
+        dcShort,
+        lowHz: Math.min(...bands.map(({ lowHz }) => lowHz)),
+        highHz: Math.max(...bands.map(({ highHz }) => highHz)),
+        powerW,
+        matings: known?.matings ?? 0,
+      },
+    });
+    if (kept) toast(`${name} is in the shop’s catalogue`);
+  };
+  return (
+    <button className="button" onClick={() => void keep()}>
+      Keep this port for other runs
+    </button>
   );
 }

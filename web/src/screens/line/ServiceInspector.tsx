@@ -2,13 +2,17 @@ import {
   formatDecibels,
   formatFrequency,
   formatPower,
+  parseCelsius,
   parseDecibels,
   parseFrequency,
   parsePower,
+  USUAL_NOISE_FIGURE_DB,
   type Band,
+  type Service,
 } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { useOpenRun } from '../../runs/RunContext.js';
+import { FigureText } from '../../shell/FigureText.js';
 import { QuantityField } from '../../shell/QuantityField.js';
 import { TextField } from '../../shell/TextField.js';
 import { Tick } from '../../shell/Tick.js';
@@ -63,12 +67,22 @@ export function ServiceInspector(): ReactNode {
           hint="its rating into a matched load"
         />
       )}
+      {service.powerW === 0 && <Reception />}
       <QuantityField
         label="Loss budget"
         value={service.lossBudgetDb}
         format={formatDecibels}
         parse={parseDecibels}
         onChange={(db) => set({ lossBudgetDb: Math.abs(db) })}
+        {...(service.powerW === 0 ? { hint: 'of signal-to-noise, when receiving' } : {})}
+      />
+      <QuantityField
+        label="Hottest place"
+        value={service.ambientC}
+        format={(c) => `${c} °C`}
+        parse={parseCelsius}
+        onChange={(ambientC) => set({ ambientC })}
+        hint="derates the cable"
       />
       <Tick
         label="Direct current is fed over the cable"
@@ -77,4 +91,62 @@ export function ServiceInspector(): ReactNode {
       />
     </section>
   );
+}
+
+/** Noise of the receiver, and an amplifier at the antenna: what makes loss heard or not. */
+function Reception(): ReactNode {
+  const { editor, sheet } = useOpenRun();
+  const { noiseFigureDb = USUAL_NOISE_FIGURE_DB, preamplifier } = editor.design.service;
+  const set = (change: Partial<Service>): void => editor.change([{ op: 'set service', service: change }]);
+  const decibels = { format: formatDecibels, parse: parseDecibels };
+  return (
+    <fieldset className="space-y-2">
+      <legend className="font-semibold">Receiving</legend>
+      {sheet.reception && (
+        <p className="flex justify-between border-b border-rule pb-1">
+          <span className="text-muted">Signal-to-noise lost</span>
+          <FigureText figure={sheet.reception.costs} />
+        </p>
+      )}
+      <QuantityField
+        label="Noise figure of the receiver"
+        value={noiseFigureDb}
+        {...decibels}
+        onChange={(db) => set({ noiseFigureDb: Math.abs(db) })}
+      />
+      <Tick
+        label="An amplifier stands at the antenna"
+        checked={preamplifier !== undefined}
+        onChange={(on) =>
+          editor.change([
+            {
+              op: 'set design',
+              design: { ...editor.design, service: amplified(editor.design.service, on) },
+            },
+          ])
+        }
+      />
+      {preamplifier && (
+        <div className="grid grid-cols-2 gap-2">
+          <QuantityField
+            label="Its noise figure"
+            value={preamplifier.noiseFigureDb}
+            {...decibels}
+            onChange={(db) => set({ preamplifier: { ...preamplifier, noiseFigureDb: Math.abs(db) } })}
+          />
+          <QuantityField
+            label="Its gain"
+            value={preamplifier.gainDb}
+            {...decibels}
+            onChange={(db) => set({ preamplifier: { ...preamplifier, gainDb: Math.abs(db) } })}
+          />
+        </div>
+      )}
+    </fieldset>
+  );
+}
+
+/** A service with an amplifier at the antenna, nominal, or without one. */
+function amplified({ preamplifier: _, ...rest }: Service, on: boolean): Service {
+  return on ? { ...rest, preamplifier: { noiseFigureDb: 1.5, gainDb: 20 } } : rest;
 }

@@ -1,6 +1,5 @@
 import type { RunDocument } from '@kobran/contract';
 import {
-  catalog,
   counted,
   defaultPractice,
   evaluate,
@@ -26,6 +25,7 @@ import { ask, said } from '../../api/client.js';
 import { useChange, useJob } from '../../api/queries.js';
 import { FaceDrawing } from '../../faces/FaceDrawing.js';
 import { usePreferences } from '../../preferences/Preferences.js';
+import { useCatalog } from '../../shop/Shop.js';
 import { Choice } from '../../shell/Choice.js';
 import { QuantityField } from '../../shell/QuantityField.js';
 import { TextField } from '../../shell/TextField.js';
@@ -61,8 +61,12 @@ export function NewRunScreen(): ReactNode {
   const [wish, setWish] = useState(start);
   const [id] = useState(() => crypto.randomUUID());
   const practice = job.data?.practice ?? defaultPractice;
-  const design = useMemo(() => proposeRun(wish, catalog, practice), [wish, practice]);
-  const sheet = useMemo(() => evaluate(design, catalog, { practice, sweepPoints: 2 }), [design, practice]);
+  const catalog = useCatalog();
+  const design = useMemo(() => proposeRun(wish, catalog, practice), [wish, catalog, practice]);
+  const sheet = useMemo(
+    () => evaluate(design, catalog, { practice, sweepPoints: 2 }),
+    [design, catalog, practice],
+  );
   const create = useChange((body: { id: string; design: typeof design }) =>
     ask<RunDocument>('POST', `/api/jobs/${jobId}/runs`, body),
   );

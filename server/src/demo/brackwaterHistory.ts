@@ -1,0 +1,66 @@
+import type { Facts } from '@kobran/core';
+import { on } from './demoJob.js';
+
+/** Part of the history of the VHF run: what the crew has made, read and done so far. */
+export const vhfFacts: Facts = {
+  readings: [
+    {
+      id: '0d7c4a10-0000-4000-8000-000000000001',
+      pieceId: 'jumper',
+      expectation: 'loop',
+      value: 0.04,
+      by: 'Wenna',
+      at: on(3, 9),
+    },
+    {
+      id: '0d7c4a10-0000-4000-8000-000000000002',
+      pieceId: 'jumper',
+      expectation: 'insulation',
+      value: null,
+      by: 'Wenna',
+      at: on(3, 9),
+    },
+    {
+      id: '0d7c4a10-0000-4000-8000-000000000003',
+      pieceId: 'jumper',
+      expectation: 'loss@151600000',
+      value: 0.24,
+      by: 'Wenna',
+      at: on(3, 10),
+    },
+  ],
+  log: [
+    {
+      id: '0d7c4a10-0000-4000-8000-000000000011',
+      kind: 'end made',
+      about: 'jumper.a',
+      text: 'UHF plug, crimp neck: made and checked',
+      by: 'Wenna',
+      at: on(2, 14),
+    },
+    {
+      id: '0d7c4a10-0000-4000-8000-000000000012',
+      kind: 'end made',
+      about: 'jumper.b',
+      text: 'N plug, crimp: made and checked',
+      by: 'Joss',
+      at: on(2, 15),
+    },
+    {
+      id: '0d7c4a10-0000-4000-8000-000000000013',
+      kind: 'end failed',
+      about: 'main.b',
+      text: 'short after the crimp: braid inside the neck',
+      by: 'Joss',
+      at: on(2, 16),
+    },
+    {
+      id: '0d7c4a10-0000-4000-8000-000000000014',
+      kind: 'routed',
+      about: '',
+      text: 'pulled through the duct, loop left at the mast foot',
+      by: 'Petrok',
+      at: on(4, 11),
+    },
+  ],
+};

@@ -1,0 +1,23 @@
+import type { Design, Facts, Practice } from '@kobran/core';
+
+/** The shape of the demo’s data. */
+
+export interface DemoRun {
+  id: string;
+  design: Design;
+  facts: Facts;
+}
+
+export interface DemoJob {
+  id: string;
+  name: string;
+  site: string;
+  practice: Practice;
+  runs: DemoRun[];
+}
+
+export const nothingYet: Facts = { readings: [], log: [] };
+
+/** A day of November 2026, when the crew worked. */
+export const on = (day: number, hour: number): string =>
+  `2026-11-${String(day).padStart(2, '0')}T${String(hour).padStart(2, '0')}:00:00.000Z`;

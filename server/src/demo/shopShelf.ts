@@ -1,0 +1,80 @@
+import { catalog, entry, type Port, type ShopEntry } from '@kobran/core';
+
+/** What the crew owns: ports, adapters on the shelf, and what the shipped catalogue does not know. */
+
+const VHF = { lowHz: 148e6, highHz: 156e6 };
+const UHF = { lowHz: 430e6, highHz: 470e6 };
+
+const port = (
+  id: string,
+  name: string,
+  side: Port['side'],
+  face: string,
+  band: { lowHz: number; highHz: number },
+  more: Partial<Port> = {},
+): ShopEntry => ({
+  kind: 'port',
+  data: {
+    id,
+    name,
+    side,
+    face,
+    ...band,
+    powerW: side === 'radio' ? 5 : 25,
+    handheld: false,
+    swr: side === 'radio' ? 1 : 1.5,
+    dcShort: false,
+    matings: 0,
+    ...more,
+  },
+});
+
+const stock = (id: string, count: number, matings: number): ShopEntry => ({
+  kind: 'stock',
+  data: { id, count, matings },
+});
+
+const { train: _, referencePlane: __, ...nPlug } = entry(catalog.parts, 'n-plug-crimp-10mm');
+
+export const shopShelf: ShopEntry[] = [
+  port('handheld-1', 'Handheld 1', 'radio', 'sma-jack', VHF, { handheld: true, matings: 212 }),
+  port('handheld-2', 'Handheld 2', 'radio', 'sma-plug', VHF, { handheld: true, matings: 96 }),
+  port('handheld-3', 'Handheld 3', 'radio', 'bnc-jack', VHF, { handheld: true, matings: 340 }),
+  port('handheld-4', 'Handheld 4', 'radio', 'sma-jack', VHF, { handheld: true, matings: 431 }),
+  port('vhf-base-set', 'VHF base set', 'radio', 'uhf-jack', VHF, { powerW: 25, matings: 38 }),
+  port('uhf-link-set', 'UHF link set', 'radio', 'n-jack', UHF, { powerW: 10, matings: 12 }),
+  port('roll-up-antenna', 'Roll-up antenna', 'antenna', 'bnc-plug', VHF),
+  port('whip', 'Whip', 'antenna', 'sma-plug', VHF),
+  port('car-roof-antenna', 'Car roof antenna', 'antenna', 'uhf-plug', VHF),
+  port('mast-dipole-tail', 'Mast dipole’s tail', 'antenna', 'n-plug', VHF),
+  port('spare-yagi', 'Spare yagi', 'antenna', 'n-jack', UHF),
+  stock('sma-plug-to-bnc-jack', 2, 118),
+  stock('uhf-plug-to-bnc-jack', 1, 61),
+  stock('n-jack-to-n-jack', 3, 9),
+  stock('sma-plug-to-n-jack', 1, 407),
+  stock('n-plug-to-bnc-jack', 1, 22),
+  {
+    kind: 'cable',
+    data: {
+      ...entry(catalog.cables, 'rg213'),
+      id: 'grey-drum',
+      name: 'Grey drum, unmarked 10 mm',
+      velocityFactor: 0.67,
+      jacketMm: 10.2,
+      costPerM: 1.9,
+      source: 'measured on the bench, 2 November 2026',
+    },
+  },
+  {
+    kind: 'part',
+    data: {
+      ...nPlug,
+      id: 'shelf-3-n-plug',
+      name: 'N plug, crimp, from the bag on shelf 3',
+      neckMm: 9.4,
+      gripMm: 16.5,
+      jacketToPlaneMm: 31.4,
+      source: 'sheet in the bag',
+    },
+  },
+];

@@ -1,0 +1,119 @@
+import type { PinBore, ShopEntry } from '@kobran/core';
+import { useState, type ReactNode } from 'react';
+import { toast } from 'sonner';
+import { useShop } from '../../shop/Shop.js';
+import { check, read, written, type Checked, type Draft } from './draft.js';
+import { Drawing } from './Drawing.js';
+import { FieldInput } from './FieldInput.js';
+import { fields } from './fields.js';
+import { isOwnKind, kindNames, type OwnKind } from './kinds.js';
+import { PinsField } from './PinsField.js';
+
+/** Asked for at the end; silent about them until then. */
+const LATE = new Set(['name', 'source']);
+
+/** An own entry under edit: checked and drawn at every change, kept when it is sound. */
+export function EntryForm({
+  entry,
+  isNew,
+  onDone,
+  onLeave,
+}: {
+  entry: ShopEntry;
+  isNew: boolean;
+  onDone: (id: string) => void;
+  onLeave: () => void;
+}): ReactNode {
+  const { put, own } = useShop();
+  const [draft, setDraft] = useState<Draft>({ ...entry.data });
+  const [tried, setTried] = useState(false);
+  const { kind } = entry;
+  if (kind === 'stock' || !isOwnKind(kind)) return null;
+  const checked = check(kind, draft, isNew ? undefined : entry.data.id);
+  const taken = isNew && own.some((one) => one.kind === kind && one.data.id === checked.id);
+  const keep = async (): Promise<void> => {
+    setTried(true);
+    if (!checked.entry || taken || !(await put(checked.entry))) return;
+    toast(`${checked.name} is in the catalogue`);
+    onDone(checked.id);
+  };
+  return (
+    <section aria-label={isNew ? `New ${kindNames[kind].one}` : `Change ${checked.name}`}>
+      <h2 className="text-lg font-bold">{isNew ? `Your own ${kindNames[kind].one}` : checked.name}</h2>
+      {isNew && (
+        <p className="text-muted">It begins with figures near at hand; write over them from its sheet.</p>
+      )}
+      <div className="mt-2 rounded border border-rule bg-paper p-2">
+        {checked.sketch ? (
+          <Drawing entry={checked.sketch} />
+        ) : (
+          <p className="py-6 text-center text-muted">Drawn as soon as its dimensions can be true.</p>
+        )}
+      </div>
+      <Fields kind={kind} draft={draft} checked={checked} taken={taken} tried={tried} onChange={setDraft} />
+      {tried && checked.others.length > 0 && (
+        <ul role="alert" className="mt-3 text-stop">
+          {checked.others.map(({ message, remedy, where }) => (
+            <li key={where}>
+              {where}: {message} {remedy}
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="mt-4 flex gap-2">
+        <button className="button button-copper min-h-11" onClick={() => void keep()}>
+          Keep it
+        </button>
+        <button className="button min-h-11" onClick={onLeave}>
+          Leave it
+        </button>
+        {tried && !checked.entry && (
+          <p role="status" className="self-center text-stop">
+            Something is not right yet: see the words in red.
+          </p>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function Fields({
+  kind,
+  draft,
+  checked,
+  taken,
+  tried,
+  onChange,
+}: {
+  kind: OwnKind;
+  draft: Draft;
+  checked: Checked;
+  taken: boolean;
+  tried: boolean;
+  onChange: (draft: Draft) => void;
+}): ReactNode {
+  const said = (key: string): string | undefined => {
+    if (taken && key === 'name') return 'You have one of this name already.';
+    return tried || !LATE.has(key) ? checked.problems.get(key) : undefined;
+  };
+  return (
+    <div className="mt-3 grid gap-x-5 gap-y-3 sm:grid-cols-2">
+      {fields[kind].map((field) => (
+        <FieldInput
+          key={field.key}
+          field={field}
+          value={read(draft, field.key)}
+          problem={said(field.key)}
+          onChange={(value) => onChange(written(draft, field.key, value))}
+        />
+      ))}
+      {kind === 'part' && (
+        <PinsField
+          pins={draft.pins as PinBore[]}
+          problem={checked.pins}
+          onChange={(pins) => onChange({ ...draft, pins })}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,124 @@
+import {
+  attenuationDbPer100M,
+  faceInFull,
+  faceOf,
+  formatDecibels,
+  formatFrequency,
+  formatLength,
+  partsFor,
+  seriesOf,
+  type ShopEntry,
+} from '@kobran/core';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { usePreferences } from '../../preferences/Preferences.js';
+import { useShop } from '../../shop/Shop.js';
+import { Rows } from '../../shell/Rows.js';
+
+/** The figures of an entry, with where they come from. */
+export function Figures({ entry }: { entry: ShopEntry }): ReactNode {
+  const { units } = usePreferences();
+  const { catalog } = useShop();
+  const mm = (value: number | null): string =>
+    value === null
+      ? 'none'
+      : units === 'metric'
+        ? `${value} mm`
+        : formatLength(value / 1000, { system: units, small: true, fraction: 32 });
+  switch (entry.kind) {
+    case 'cable': {
+      const cable = entry.data;
+      return (
+        <Rows
+          rows={[
+            ['Impedance', `${cable.impedanceOhm} ohm`],
+            ['Velocity factor', cable.velocityFactor],
+            ...[30e6, 150e6, 450e6, 1e9].map((hz): [string, string] => [
+              `Loss per 100 m at ${formatFrequency(hz)}`,
+              formatDecibels(attenuationDbPer100M(cable, hz)),
+            ]),
+            ['Highest voltage', `${cable.maxVoltageRms} V rms`],
+            ['Bend radius', `${mm(cable.bendOnceMm)} once, ${mm(cable.bendRepeatedMm)} flexed`],
+            [
+              'Jacket',
+              `${cable.jacket}, to ${cable.maxJacketC} °C${cable.uvResistant ? ', bears the sun' : ''}`,
+            ],
+            ['Direct burial', cable.directBurial],
+            ['Mass', `${cable.massKgPerKm} kg per km`],
+            ['Price', cable.costPerM === undefined ? 'not known' : `${cable.costPerM} per m`],
+            ['Connectors which fit', partsFor(cable, catalog.parts.values()).length],
+            ['Source', cable.source],
+          ]}
+        />
+      );
+    }
+    case 'part': {
+      const part = entry.data;
+      return (
+        <Rows
+          rows={[
+            ['Face', <FaceLink key="face" code={part.face} />],
+            [
+              'Pins',
+              part.pins
+                .map(({ boreMm, depthMm, made }) => `${mm(boreMm)} bore, ${mm(depthMm)} deep, ${made}`)
+                .join('; '),
+            ],
+            ['Bore over the dielectric', mm(part.bodyBoreMm)],
+            [
+              'Neck',
+              part.neckOuterMm === null ? 'none' : `${mm(part.neckOuterMm)} outside, ${mm(part.neckMm)} long`,
+            ],
+            [
+              'Ferrule, gland or reducer',
+              part.gripBoreMm === null ? 'none' : `${mm(part.gripBoreMm)} bore, ${mm(part.gripMm)} long`,
+            ],
+            ['Hex die', mm(part.hexMm)],
+            ['Jacket’s edge to the front', mm(part.jacketToPlaneMm)],
+            ['Time', `${part.minutes} min`],
+            ['Source', part.source],
+          ]}
+        />
+      );
+    }
+    case 'adapter': {
+      const adapter = entry.data;
+      return (
+        <Rows
+          rows={[
+            ['Faces', adapter.faces.map((code, k) => <FaceLink key={k} code={code} />)],
+            ['Form', adapter.form],
+            ['Length', mm(adapter.lengthMm)],
+            ['Mass', `${adapter.massG} g`],
+            ['Good to', formatFrequency(adapter.maxFrequencyHz)],
+            ['Source', adapter.source],
+          ]}
+        />
+      );
+    }
+    case 'port': {
+      const port = entry.data;
+      return (
+        <Rows
+          rows={[
+            ['It is a', port.side],
+            ['Connector', <FaceLink key="face" code={port.face} />],
+            ['Band', `${formatFrequency(port.lowHz)} to ${formatFrequency(port.highHz)}`],
+            ['Forward power', port.powerW === 0 ? 'receive only' : `${port.powerW} W`],
+            ['Couplings', `${port.matings} of ${seriesOf(faceOf(port.face)).matings}`],
+          ]}
+        />
+      );
+    }
+    case 'stock':
+      return null;
+  }
+}
+
+function FaceLink({ code }: { code: string }): ReactNode {
+  return (
+    <Link className="mr-2 underline decoration-rule underline-offset-4" to={`/catalog/face/${code}`}>
+      {faceInFull(faceOf(code))}
+    </Link>
+  );
+}

@@ -1,0 +1,107 @@
+import { adapterForms, styleIds } from '@kobran/core';
+import type { OwnKind } from './kinds.js';
+
+/** How one property of an entry is asked for. */
+export interface Field {
+  key: string;
+  label: string;
+  type: 'text' | 'mm' | 'mm or none' | 'number' | 'count' | 'hz' | 'watts' | 'flag' | 'face' | 'choice';
+  options?: readonly string[];
+  hint?: string;
+}
+
+const source: Field = {
+  key: 'source',
+  label: 'Source of the figures',
+  type: 'text',
+  hint: 'the maker’s sheet, measured, …',
+};
+const name: Field = { key: 'name', label: 'Name', type: 'text' };
+
+/** The properties of each kind, in the order in which a sheet gives them. */
+export const fields: Record<OwnKind, Field[]> = {
+  cable: [
+    name,
+    { key: 'impedanceOhm', label: 'Impedance, ohm', type: 'number' },
+    { key: 'velocityFactor', label: 'Velocity factor', type: 'number' },
+    { key: 'centreMm', label: 'Centre conductor', type: 'mm' },
+    { key: 'centreKind', label: 'Centre is', type: 'choice', options: ['solid', 'stranded'] },
+    { key: 'centre', label: 'Centre, in words', type: 'text' },
+    { key: 'dielectricMm', label: 'Over the dielectric', type: 'mm' },
+    { key: 'dielectric', label: 'Dielectric', type: 'text' },
+    {
+      key: 'shieldKind',
+      label: 'Shield is',
+      type: 'choice',
+      options: ['braid', 'two braids', 'foil and braid', 'tube'],
+    },
+    { key: 'shield', label: 'Shield, in words', type: 'text' },
+    { key: 'jacketMm', label: 'Over the jacket', type: 'mm' },
+    { key: 'jacket', label: 'Jacket', type: 'text' },
+    { key: 'k1', label: 'k1, dB per 100 m and √MHz', type: 'number', hint: 'loss = k1·√f + k2·f' },
+    { key: 'k2', label: 'k2, dB per 100 m and MHz', type: 'number' },
+    { key: 'capacitancePfPerM', label: 'Capacitance, pF per m', type: 'number' },
+    { key: 'maxVoltageRms', label: 'Highest voltage, V rms', type: 'number' },
+    { key: 'bendOnceMm', label: 'Bend radius, once', type: 'mm' },
+    { key: 'bendRepeatedMm', label: 'Bend radius, flexed', type: 'mm' },
+    { key: 'massKgPerKm', label: 'Mass, kg per km', type: 'number' },
+    {
+      key: 'directBurial',
+      label: 'Direct burial',
+      type: 'choice',
+      options: ['yes', 'no', 'flooded type only'],
+    },
+    { key: 'uvResistant', label: 'The jacket bears the sun', type: 'flag' },
+    { key: 'maxJacketC', label: 'Hottest jacket, °C', type: 'number' },
+    { key: 'innerOhmPerKm', label: 'Centre, ohm per km', type: 'number' },
+    { key: 'outerOhmPerKm', label: 'Shield, ohm per km', type: 'number' },
+    {
+      key: 'costPerM',
+      label: 'Price per metre',
+      type: 'number',
+      hint: 'in your own money; leave it if unknown',
+    },
+    source,
+  ],
+  part: [
+    name,
+    { key: 'face', label: 'Face', type: 'face' },
+    { key: 'style', label: 'Takes hold by', type: 'choice', options: styleIds },
+    { key: 'bodyBoreMm', label: 'Bore over the dielectric', type: 'mm or none' },
+    { key: 'neckOuterMm', label: 'Neck, outside', type: 'mm or none' },
+    { key: 'neckMm', label: 'Neck, length', type: 'mm' },
+    { key: 'seatMm', label: 'Neck’s mouth to the dielectric’s stop', type: 'mm' },
+    { key: 'gripBoreMm', label: 'Ferrule, gland or reducer: bore', type: 'mm or none' },
+    { key: 'gripMm', label: 'Ferrule, gland or reducer: length', type: 'mm' },
+    { key: 'hexMm', label: 'Hex die, across flats', type: 'mm or none' },
+    { key: 'foldBackMm', label: 'Braid folded back', type: 'mm' },
+    { key: 'jacketToPlaneMm', label: 'Jacket’s edge to the shell’s front', type: 'mm' },
+    { key: 'proudMm', label: 'Conductor left proud, trimmed after', type: 'mm' },
+    { key: 'electricalMm', label: 'Electrical length it adds', type: 'mm' },
+    { key: 'minutes', label: 'Minutes to make', type: 'number' },
+    source,
+  ],
+  adapter: [
+    name,
+    { key: 'faces.0', label: 'One face', type: 'face' },
+    { key: 'faces.1', label: 'Other face', type: 'face' },
+    { key: 'form', label: 'Form', type: 'choice', options: adapterForms },
+    { key: 'lengthMm', label: 'Length', type: 'mm' },
+    { key: 'massG', label: 'Mass, g', type: 'number' },
+    { key: 'electricalMm', label: 'Electrical length', type: 'mm' },
+    { key: 'maxFrequencyHz', label: 'Good to', type: 'hz' },
+    source,
+  ],
+  port: [
+    name,
+    { key: 'side', label: 'It is a', type: 'choice', options: ['radio', 'antenna'] },
+    { key: 'face', label: 'Connector', type: 'face' },
+    { key: 'lowHz', label: 'From', type: 'hz' },
+    { key: 'highHz', label: 'To', type: 'hz' },
+    { key: 'powerW', label: 'Forward power it gives or takes', type: 'watts' },
+    { key: 'handheld', label: 'A handheld: small port, easily strained', type: 'flag' },
+    { key: 'swr', label: 'SWR, of an antenna', type: 'number' },
+    { key: 'dcShort', label: 'Joins pin and shell for direct current', type: 'flag' },
+    { key: 'matings', label: 'Couplings so far', type: 'count' },
+  ],
+};

@@ -1,0 +1,18 @@
+import type { ShopKind } from '@kobran/core';
+
+export const kinds = ['face', 'cable', 'part', 'adapter', 'arrester', 'port'] as const;
+export type Kind = (typeof kinds)[number];
+
+/** Kinds a shop adds to. */
+export type OwnKind = Exclude<ShopKind, 'stock'>;
+
+export const isOwnKind = (kind: Kind): kind is OwnKind => kind !== 'face' && kind !== 'arrester';
+
+export const kindNames: Record<Kind, { one: string; many: string }> = {
+  face: { one: 'face', many: 'Faces' },
+  cable: { one: 'cable', many: 'Cables' },
+  part: { one: 'connector part', many: 'Parts' },
+  adapter: { one: 'adapter', many: 'Adapters' },
+  arrester: { one: 'arrester', many: 'Arresters' },
+  port: { one: 'port', many: 'Ports' },
+};

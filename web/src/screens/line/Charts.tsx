@@ -1,0 +1,63 @@
+import { formatDecibels, formatFrequency, formatPower, type Sheet } from '@kobran/core';
+import type { ReactNode } from 'react';
+import { AlongChart } from '../../ruler/AlongChart.js';
+import type { RulerScale } from '../../ruler/scale.js';
+
+interface Props {
+  sheet: Sheet;
+  scale: RulerScale;
+  width: number;
+  cursorM: number | undefined;
+  onCursor: (metres: number | undefined) => void;
+}
+
+const HEIGHT = 76;
+
+/** Power, voltage and loss on the ruler’s own scale. */
+export function Charts({ sheet, scale, width, cursorM, onCursor }: Props): ReactNode {
+  const { ruler, figures, tube, receiveOnly, joints } = sheet;
+  const shared = { distanceM: ruler.distanceM, scale, width, cursorM, onCursor, height: HEIGHT };
+  const percent = (share: number): string => `${(share * 100).toFixed(0)} %`;
+  const first = ruler.netW[0];
+  const last = ruler.netW.at(-1) ?? 0;
+  const say = receiveOnly ? percent : formatPower;
+  const volts = (v: number): string => `${v < 10 ? v.toFixed(1) : v.toFixed(0)} V`;
+  const weakest = Math.min(...joints.map(({ limit }) => limit.value));
+  const at = formatFrequency(ruler.frequencyHz);
+  return (
+    <div className="mt-1 space-y-1">
+      <AlongChart
+        {...shared}
+        title={receiveOnly ? 'Signal left' : 'Power left'}
+        unit={receiveOnly ? `share, ${at}` : `net, ${at}`}
+        summary={`${say(first)} enters, ${say(last)} arrives; the run loses ${figures.loss.value.toFixed(2)} dB.`}
+        values={ruler.netW}
+        format={say}
+      />
+      {!receiveOnly && (
+        <AlongChart
+          {...shared}
+          title="Voltage"
+          unit="peak at a standing-wave maximum, forward power"
+          summary={`At most ${volts(figures.peakVoltage.value)}; the weakest joint is rated ${volts(weakest)}.`}
+          values={ruler.envelopeV}
+          format={volts}
+          limits={[
+            { value: weakest, label: 'weakest joint rated' },
+            ...(tube?.firesAboveV === undefined
+              ? []
+              : [{ value: tube.firesAboveV, label: 'right tube fires from' }]),
+          ]}
+        />
+      )}
+      <AlongChart
+        {...shared}
+        title="Loss so far"
+        unit={`heat in cables and joints, ${at}`}
+        summary={`Adds up to ${formatDecibels(ruler.heatLossDb.at(-1) ?? 0)} at the antenna.`}
+        values={ruler.heatLossDb}
+        format={formatDecibels}
+      />
+    </div>
+  );
+}

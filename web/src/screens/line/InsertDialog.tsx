@@ -1,0 +1,109 @@
+import { formatFrequency, insertPiece, type Catalog, type Insertable } from '@kobran/core';
+import { useMemo, useState, type ReactNode } from 'react';
+import { useOpenRun } from '../../runs/RunContext.js';
+import { useCatalog } from '../../shop/Shop.js';
+import { Finder, type FinderItem } from '../../shell/Finder.js';
+import { Window } from '../../shell/Window.js';
+
+const kinds: { kind: Insertable['kind']; label: string }[] = [
+  { kind: 'assembly', label: 'Cable' },
+  { kind: 'adapter', label: 'Adapter' },
+  { kind: 'arrester', label: 'Arrester' },
+];
+
+const insertable = (kind: Insertable['kind'], id: string): Insertable =>
+  kind === 'assembly'
+    ? { kind, cable: id }
+    : kind === 'adapter'
+      ? { kind, adapter: id }
+      : { kind, arrester: id };
+
+function itemsOf(kind: Insertable['kind'], { cables, adapters, arresters, stock }: Catalog): FinderItem[] {
+  switch (kind) {
+    case 'assembly':
+      return [...cables.values()].map(({ id, name, jacketMm, impedanceOhm }) => ({
+        id,
+        label: name,
+        hint: `${jacketMm} mm, ${impedanceOhm} ohm`,
+      }));
+    case 'adapter':
+      return [...adapters.values()]
+        .map(({ id, name, lengthMm }) => {
+          const count = stock.get(id)?.count ?? 0;
+          return {
+            id,
+            label: name,
+            hint: `${lengthMm} mm${count > 0 ? `, ${count} on the shelf` : ''}`,
+            count,
+          };
+        })
+        .sort((x, y) => y.count - x.count);
+    case 'arrester':
+      return [...arresters.values()].map(({ id, name, highHz }) => ({
+        id,
+        label: name,
+        hint: `to ${formatFrequency(highHz)}`,
+      }));
+  }
+}
+
+/** Puts a piece in: found by typing, with ends that meet its neighbours. */
+export function InsertDialog({
+  at,
+  open,
+  onClose,
+  onDone,
+}: {
+  at: number;
+  open: boolean;
+  onClose: () => void;
+  onDone: (id: string) => void;
+}): ReactNode {
+  const { editor } = useOpenRun();
+  const catalog = useCatalog();
+  const [kind, setKind] = useState<Insertable['kind']>('assembly');
+  const items = useMemo(() => itemsOf(kind, catalog), [kind, catalog]);
+  const put = (id: string): void => {
+    const change = insertPiece(editor.design, at, insertable(kind, id), catalog);
+    editor.change([change]);
+    onClose();
+    if (change.op === 'splice pieces') onDone(change.insert[0].id);
+  };
+  return (
+    <Window
+      title={`Put a piece in at joint ${at + 1}`}
+      description="A cable comes with ends that meet its neighbours, where such parts exist."
+      open={open}
+      onOpenChange={(to) => !to && onClose()}
+    >
+      <fieldset className="mt-3 flex gap-2">
+        <legend className="sr-only">Kind</legend>
+        {kinds.map((one) => (
+          <label
+            key={one.kind}
+            className={`flex cursor-pointer items-center gap-2 rounded border-2 px-3 py-1 ${one.kind === kind ? 'border-copper font-semibold' : 'border-rule'}`}
+          >
+            <input
+              type="radio"
+              name="kind"
+              className="accent-copper"
+              checked={one.kind === kind}
+              onChange={() => setKind(one.kind)}
+            />
+            {one.label}
+          </label>
+        ))}
+      </fieldset>
+      <div className="mt-3">
+        <Finder
+          key={kind}
+          label="Which"
+          items={items}
+          onPick={put}
+          autoFocus
+          placeholder="n plug bnc, 400, stub…"
+        />
+      </div>
+    </Window>
+  );
+}

@@ -1,0 +1,33 @@
+import { formatDecibels } from '@kobran/core';
+import type { ReactNode } from 'react';
+import { FrequencyChart } from '../../charts/FrequencyChart.js';
+import { useOpenRun } from '../../runs/RunContext.js';
+
+/** Return loss at the radio and loss to the antenna over the bands and a little beyond. */
+export function SweepSection(): ReactNode {
+  const { sheet, editor } = useOpenRun();
+  const { frequencyHz, returnLossDb, lossDb } = sheet.sweep;
+  const { bands } = editor.design.service;
+  const worst = Math.min(...returnLossDb);
+  return (
+    <details className="mt-2 px-3">
+      <summary className="cursor-pointer text-muted">Over the bands: return loss and loss</summary>
+      <div className="mt-2">
+        <FrequencyChart
+          title="Return loss at the radio, and loss to the antenna"
+          summary={`Return loss is at least ${formatDecibels(worst)}; the run loses up to ${formatDecibels(Math.max(...lossDb))}.`}
+          unit="dB"
+          frequencyHz={frequencyHz}
+          series={[
+            { name: 'return loss', values: returnLossDb, tone: 'ink' },
+            { name: 'loss', values: lossDb, tone: 'ink', dashed: true },
+          ]}
+          bands={bands}
+          height={190}
+          format={formatDecibels}
+          most={Math.min(60, Math.max(...returnLossDb) * 1.1)}
+        />
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,233 @@
+import {
+  acrossMm,
+  faceInFull,
+  faceOf,
+  nextDrill,
+  scored,
+  seriesOf,
+  variantOf,
+  type DrillQuestion,
+  type DrillScore,
+  type Face,
+} from '@kobran/core';
+import { useEffect, useState, type ReactNode } from 'react';
+import { FaceDrawing, JointDrawing } from '../../faces/FaceDrawing.js';
+import { FaceFront } from '../../faces/FaceFront.js';
+import { TopBar } from '../../shell/TopBar.js';
+import { useKeys } from '../../shell/useKeys.js';
+
+const KEY = 'kobran.drill';
+const DRILL_MINUTES = 10;
+
+function kept(): DrillScore {
+  try {
+    return JSON.parse(localStorage.getItem(KEY) ?? '{}') as DrillScore;
+  } catch {
+    return {}; // Somebody else’s text under our key: start afresh.
+  }
+}
+
+const freshSeed = (): number => crypto.getRandomValues(new Uint32Array(1))[0] & 0x7fffffff;
+
+/** Ten-minute drills on faces and verdicts, made from the catalogue; what was missed comes back. */
+export function TrainScreen(): ReactNode {
+  const [kind, setKind] = useState<DrillQuestion['kind']>('face');
+  const [score, setScore] = useState(kept);
+  const [question, setQuestion] = useState(() => nextDrill('face', kept(), freshSeed()));
+  const [answer, setAnswer] = useState<string>();
+  const [session, setSession] = useState({ right: 0, asked: 0 });
+  const [startedAt, setStartedAt] = useState<number>();
+  const left = useMinutesLeft(startedAt);
+  useEffect(() => localStorage.setItem(KEY, JSON.stringify(score)), [score]);
+  useEffect(() => {
+    document.title = 'Trainer – Kobran';
+  }, []);
+  const next = (of = kind): void => {
+    setAnswer(undefined);
+    setQuestion(nextDrill(of, score, freshSeed()));
+  };
+  const give = (id: string): void => {
+    if (answer !== undefined) return;
+    setAnswer(id);
+    setStartedAt((known) => known ?? Date.now());
+    setScore((now) => scored(now, question, id));
+    setSession((now) => ({
+      asked: now.asked + 1,
+      right: now.right + Number(id === question.right),
+    }));
+  };
+  useKeys('1, 2, 3, 4, 5', (_, { keys }) => {
+    const option = question.options.at(Number(keys?.at(0)) - 1);
+    if (option) give(option.id);
+  });
+  useKeys('space, enter', () => answer !== undefined && next(), { preventDefault: true });
+  return (
+    <div className="min-h-screen">
+      <TopBar crumbs={[{ label: 'Board', to: '/' }, { label: 'Trainer' }]} />
+      <main className="mx-auto max-w-4xl px-4 py-4">
+        <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2">
+          <h1 className="text-xl font-bold">Trainer</h1>
+          <fieldset className="flex gap-2">
+            <legend className="sr-only">Drill</legend>
+            {(
+              [
+                ['face', 'Know the face'],
+                ['verdict', 'Does it mate?'],
+              ] as const
+            ).map(([value, label]) => (
+              <label
+                key={value}
+                className={`flex min-h-9 cursor-pointer items-center gap-2 rounded border-2 px-3 ${kind === value ? 'border-copper font-semibold' : 'border-rule'}`}
+              >
+                <input
+                  type="radio"
+                  name="drill"
+                  className="accent-copper"
+                  checked={kind === value}
+                  onChange={() => {
+                    setKind(value);
+                    next(value);
+                  }}
+                />
+                {label}
+              </label>
+            ))}
+          </fieldset>
+          <p className="figures text-muted" role="status">
+            {session.asked === 0
+              ? 'Ten minutes, as many as you like'
+              : `${session.right} of ${session.asked} right, ${left > 0 ? `${left} min left` : 'ten minutes are over, well done'}`}
+          </p>
+        </div>
+        <Asked question={question} answer={answer} onAnswer={give} />
+        {answer !== undefined && (
+          <section aria-live="polite" className="mt-4 border-t-2 border-ink pt-3">
+            <p className={`text-lg font-bold ${answer === question.right ? 'text-lake' : 'text-stop'}`}>
+              {answer === question.right
+                ? 'Right.'
+                : `No: ${question.options.find(({ id }) => id === question.right)?.text}.`}
+            </p>
+            <p className="mt-1 max-w-2xl">{question.reason}</p>
+            {question.kind === 'verdict' && (
+              <p className="text-muted">
+                {question.faces.map((code) => faceInFull(faceOf(code))).join(' on ')}
+              </p>
+            )}
+            <button className="button button-copper mt-3 min-h-11" onClick={() => next()} autoFocus>
+              Next
+              <kbd className="key border-on-copper text-on-copper">Space</kbd>
+            </button>
+          </section>
+        )}
+        <Missed score={score} onForget={() => setScore({})} />
+      </main>
+    </div>
+  );
+}
+
+/** Minutes of the drill that are left since its first answer. */
+function useMinutesLeft(startedAt: number | undefined): number {
+  const [now, setNow] = useState(0);
+  useEffect(() => {
+    if (startedAt === undefined) return undefined;
+    const timer = setInterval(() => setNow(Date.now()), 10_000);
+    return () => clearInterval(timer);
+  }, [startedAt]);
+  if (startedAt === undefined) return DRILL_MINUTES;
+  const passedMinutes = Math.max(0, now - startedAt) / 60_000;
+  return Math.max(0, Math.ceil(DRILL_MINUTES - passedMinutes));
+}
+
+function Asked({
+  question: { kind, faces, question, options, right },
+  answer,
+  onAnswer,
+}: {
+  question: DrillQuestion;
+  answer: string | undefined;
+  onAnswer: (id: string) => void;
+}): ReactNode {
+  const [first, second] = faces.map(faceOf);
+  /** As much as the drawing shows, without the name. */
+  const said = (face: Face): string =>
+    `${acrossMm(face)} mm across, ${face.body === 'plug' ? 'with a ring or nut' : 'without a nut'}, coupling over ${seriesOf(face).threadMm} mm by ${seriesOf(face).coupling}; in the centre a ${face.contact} of ${variantOf(face).pinMm} mm.`;
+  return (
+    <section className="mt-4 grid gap-6 md:grid-cols-2">
+      <div className="flex flex-col items-center justify-center gap-2 rounded border border-rule bg-paper p-3">
+        {kind === 'face' ? (
+          <>
+            <FaceFront face={first} size={220} label={said(first)} />
+            <FaceDrawing face={first} width={300} height={110} unnamed />
+          </>
+        ) : (
+          <>
+            <div className="flex gap-4">
+              <FaceFront
+                face={first}
+                size={150}
+                label={answer === undefined ? `Left face: ${said(first)}` : undefined}
+              />
+              <FaceFront
+                face={second}
+                size={150}
+                label={answer === undefined ? `Right face: ${said(second)}` : undefined}
+              />
+            </div>
+            <JointDrawing left={first} right={second} width={320} height={120} />
+          </>
+        )}
+      </div>
+      <div>
+        <h2 className="text-lg font-bold">{question}</h2>
+        <ol className="mt-3 space-y-2">
+          {options.map(({ id, text }, k) => {
+            const shown = answer !== undefined && (id === right || id === answer);
+            return (
+              <li key={id}>
+                <button
+                  className={`button min-h-11 w-full justify-start text-left ${shown ? (id === right ? 'border-lake text-lake' : 'border-stop text-stop') : ''}`}
+                  aria-disabled={answer !== undefined}
+                  onClick={() => onAnswer(id)}
+                >
+                  <span aria-hidden="true" className="figures text-copper">
+                    {k + 1}
+                  </span>
+                  {text}
+                  {shown && (
+                    <span className="sr-only">{id === right ? ' – right' : ' – your answer, wrong'}</span>
+                  )}
+                </button>
+              </li>
+            );
+          })}
+        </ol>
+      </div>
+    </section>
+  );
+}
+
+function Missed({ score, onForget }: { score: DrillScore; onForget: () => void }): ReactNode {
+  const missed = Object.entries(score).filter(([, { last }]) => last === 'missed');
+  const asked = Object.values(score).reduce((sum, one) => sum + one.asked, 0);
+  if (asked === 0) return null;
+  const said = (id: string): string => {
+    const [kind, about] = id.split(':');
+    const names = about.split('|').map((code) => faceInFull(faceOf(code)));
+    return kind === 'face' ? names[0] : names.join(' on ');
+  };
+  return (
+    <details className="mt-6">
+      <summary className="cursor-pointer text-muted">
+        {asked} answered in all, {missed.length} to learn yet
+      </summary>
+      <ul className="mt-2 list-disc pl-5">
+        {missed.map(([id]) => (
+          <li key={id}>{said(id)}</li>
+        ))}
+      </ul>
+      <button className="button mt-2" onClick={onForget}>
+        Forget the score
+      </button>
+    </details>
+  );
+}

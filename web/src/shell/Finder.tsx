@@ -1,0 +1,119 @@
+import { Search } from 'lucide-react';
+import { useEffect, useId, useMemo, useRef, useState, type ReactNode } from 'react';
+
+export interface FinderItem {
+  id: string;
+  label: string;
+  /** A few words beside it. */
+  hint?: string;
+  /** Found by these words too. */
+  words?: string;
+}
+
+/** Does every word typed stand somewhere in the item? */
+export function matches({ label, hint = '', words = '' }: FinderItem, typed: string): boolean {
+  const text = `${label} ${hint} ${words}`.toLowerCase();
+  return typed
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
+}
+
+const MOST_SHOWN = 60;
+
+/** A long list found by typing: a combobox whose list stays open; arrows move, Enter takes. */
+export function Finder({
+  label,
+  items,
+  onPick,
+  picked,
+  placeholder = 'Type to find',
+  autoFocus = false,
+  height = 'max-h-64',
+}: {
+  label: string;
+  items: readonly FinderItem[];
+  onPick: (id: string) => void;
+  picked?: string;
+  placeholder?: string;
+  autoFocus?: boolean;
+  height?: string;
+}): ReactNode {
+  const id = useId();
+  const [typed, setTyped] = useState('');
+  const [at, setAt] = useState(0);
+  const list = useRef<HTMLUListElement>(null);
+  const found = useMemo(() => items.filter((item) => matches(item, typed)), [items, typed]);
+  const shown = found.slice(0, MOST_SHOWN);
+  const active = Math.min(at, shown.length - 1);
+  useEffect(() => {
+    list.current?.querySelector('[data-active=true]')?.scrollIntoView({ block: 'nearest' });
+  }, [active]);
+  return (
+    <div>
+      <label htmlFor={id} className="mb-1 block text-sm text-muted">
+        {label}
+      </label>
+      <div className="relative">
+        <Search size={16} aria-hidden className="absolute top-2.5 left-2 text-muted" />
+        <input
+          id={id}
+          role="combobox"
+          aria-expanded="true"
+          aria-controls={`${id}-list`}
+          aria-activedescendant={shown.length > 0 ? `${id}-${active}` : undefined}
+          autoComplete="off"
+          autoFocus={autoFocus}
+          className="field pl-8"
+          placeholder={placeholder}
+          value={typed}
+          onChange={({ target }) => {
+            setTyped(target.value);
+            setAt(0);
+          }}
+          onKeyDown={(event) => {
+            const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+            if (step !== undefined) {
+              event.preventDefault();
+              setAt(Math.max(0, Math.min(active + step, shown.length - 1)));
+            }
+            if (event.key === 'Enter' && shown[active]) {
+              event.preventDefault();
+              onPick(shown[active].id);
+            }
+          }}
+        />
+      </div>
+      <ul
+        id={`${id}-list`}
+        ref={list}
+        role="listbox"
+        aria-label={label}
+        className={`mt-1 overflow-y-auto rounded border border-rule bg-paper ${height}`}
+      >
+        {shown.map((item, k) => (
+          <li
+            key={item.id}
+            id={`${id}-${k}`}
+            role="option"
+            aria-selected={item.id === picked}
+            data-active={k === active}
+            className={`flex cursor-pointer items-baseline justify-between gap-3 px-3 py-1.5 ${k === active ? 'bg-panel' : ''} ${item.id === picked ? 'font-semibold text-copper' : ''}`}
+            onPointerMove={() => setAt(k)}
+            onClick={() => onPick(item.id)}
+          >
+            <span>{item.label}</span>
+            {item.hint && <span className="shrink-0 text-sm font-normal text-muted">{item.hint}</span>}
+          </li>
+        ))}
+      </ul>
+      <p role="status" className="mt-1 text-sm text-muted">
+        {found.length === 0
+          ? `Nothing matches “${typed}”.`
+          : found.length > MOST_SHOWN
+            ? `${found.length} found, the first ${MOST_SHOWN} shown; type more.`
+            : `${found.length} found`}
+      </p>
+    </div>
+  );
+}
