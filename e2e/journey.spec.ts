@@ -8,11 +8,11 @@ test('from two ports to the exported file, with the server killed on the way', a
 }) => {
   await page.goto(`${baseURL}/`);
   await page.getByRole('button', { name: 'New job' }).click();
-  await page.getByLabel('Name of the job').fill('Saltpan Jetty');
+  await page.getByLabel('Name of the job').fill('Heron Weir');
   await page.getByRole('button', { name: 'Make it' }).dblclick();
-  await expect(page.getByRole('heading', { name: 'Saltpan Jetty' })).toHaveCount(1);
+  await expect(page.getByRole('heading', { name: 'Heron Weir' })).toHaveCount(1);
   await page
-    .getByRole('region', { name: 'Saltpan Jetty' })
+    .getByRole('region', { name: 'Heron Weir' })
     .getByRole('link', { name: 'New run from two ports' })
     .click();
 
@@ -59,19 +59,19 @@ test('from two ports to the exported file, with the server killed on the way', a
   const downloading = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Take the job along as a file' }).click();
   const download = await downloading;
-  expect(download.suggestedFilename()).toBe('saltpan-jetty.kobran.json');
+  expect(download.suggestedFilename()).toBe('heron-weir.kobran.json');
   const file = JSON.parse(await readFile(await download.path(), 'utf8')) as {
     schema: string;
     name: string;
     runs: { design: { antenna: { swr: number }; radio: { face: string } }; log: { kind: string }[] }[];
   };
-  expect(file).toMatchObject({ schema: 'kobran-job/1', name: 'Saltpan Jetty' });
+  expect(file).toMatchObject({ schema: 'kobran-job/1', name: 'Heron Weir' });
   expect(file.runs[0].design).toMatchObject({ antenna: { swr: 1.8 }, radio: { face: 'rp-sma-jack' } });
   expect(file.runs[0].log.map(({ kind }) => kind)).toEqual(['sealed']);
 
   await page.goto(`${baseURL}/`);
   await page.getByLabel('Bring in a job file').setInputFiles(await download.path());
-  await expect(page.getByRole('heading', { name: 'Saltpan Jetty' })).toHaveCount(2);
+  await expect(page.getByRole('heading', { name: 'Heron Weir' })).toHaveCount(2);
   await page.getByLabel('Bring in a job file').setInputFiles({
     name: 'broken.json',
     mimeType: 'application/json',

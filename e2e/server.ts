@@ -75,6 +75,9 @@ export const demo = {
   hf: '/runs/7a0e1d00-0000-4000-8000-00000000a003',
   data: '/runs/7a0e1d00-0000-4000-8000-00000000a004',
   phasing: '/runs/7a0e1d00-0000-4000-8000-00000000a005',
+  weather: '/runs/7a0e1d00-0000-4000-8000-00000000a006',
+  tide: '/runs/7a0e1d00-0000-4000-8000-00000000a007',
+  goBag: '/runs/7a0e1d00-0000-4000-8000-00000000a008',
 };
 
 /** Waits until everything entered is on the server. */

@@ -61,10 +61,11 @@ export function InsertDialog({
 }): ReactNode {
   const { editor } = useOpenRun();
   const catalog = useCatalog();
-  const [kind, setKind] = useState<Insertable['kind']>('assembly');
-  const items = useMemo(() => itemsOf(kind, catalog), [kind, catalog]);
+  const [kind, setKind] = useState<Insertable['kind']>();
+  const shown = kind ?? 'assembly';
+  const items = useMemo(() => itemsOf(shown, catalog), [shown, catalog]);
   const put = (id: string): void => {
-    const change = insertPiece(editor.design, at, insertable(kind, id), catalog);
+    const change = insertPiece(editor.design, at, insertable(shown, id), catalog);
     editor.change([change]);
     onClose();
     if (change.op === 'splice pieces') onDone(change.insert[0].id);
@@ -81,13 +82,13 @@ export function InsertDialog({
         {kinds.map((one) => (
           <label
             key={one.kind}
-            className={`flex cursor-pointer items-center gap-2 rounded border-2 px-3 py-1 ${one.kind === kind ? 'border-copper font-semibold' : 'border-rule'}`}
+            className={`flex cursor-pointer items-center gap-2 rounded border-2 px-3 py-1 ${one.kind === shown ? 'border-copper font-semibold' : 'border-rule'}`}
           >
             <input
               type="radio"
               name="kind"
               className="accent-copper"
-              checked={one.kind === kind}
+              checked={one.kind === shown}
               onChange={() => setKind(one.kind)}
             />
             {one.label}
@@ -96,11 +97,12 @@ export function InsertDialog({
       </fieldset>
       <div className="mt-3">
         <Finder
-          key={kind}
+          key={shown}
           label="Which"
           items={items}
           onPick={put}
-          autoFocus
+          // Arrows among the kinds keep the focus there.
+          autoFocus={kind === undefined}
           placeholder="n plug bnc, 400, stub…"
         />
       </div>

@@ -56,10 +56,15 @@ export function TrainScreen(): ReactNode {
       right: now.right + Number(id === question.right),
     }));
   };
-  useKeys('1, 2, 3, 4, 5', (_, { keys }) => {
-    const option = question.options.at(Number(keys?.at(0)) - 1);
-    if (option) give(option.id);
-  });
+  useKeys(
+    '1, 2, 3, 4, 5',
+    (_, { keys }) => {
+      const option = question.options.at(Number(keys?.at(0)) - 1);
+      if (option) give(option.id);
+      // The choice of the drill has the focus at first; a digit means nothing to it.
+    },
+    { enableOnFormTags: ['input'] },
+  );
   useKeys('space, enter', () => answer !== undefined && next(), { preventDefault: true });
   return (
     <div className="min-h-screen">
