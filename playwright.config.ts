@@ -13,7 +13,8 @@ const quiet = [
 export default defineConfig({
   testDir: 'e2e',
   outputDir: '.reports/e2e',
-  workers: 1,
+  workers: 2,
+  fullyParallel: true,
   timeout: 90_000,
   expect: { timeout: 10_000 },
   forbidOnly: true,

@@ -8,6 +8,7 @@ import {
   swrFromReflection,
   type Along,
 } from '../line/index.js';
+import { matingEffect } from '../fit/index.js';
 import { figure } from '../quantity/index.js';
 import type { Design } from './design.js';
 import type { Layout, PlacedJoint, PlacedPiece } from './layout.js';
@@ -132,6 +133,7 @@ export function jointSheet(
     between: [joint.leftPiece?.name ?? design.radio.name, joint.rightPiece?.name ?? design.antenna.name],
     zone: joint.zone,
     mating: joint.mating,
+    effect: matingEffect(joint.left, joint.right, topHz),
     echo: figure(alone.echoDb, 'dB', `this joint alone in a matched ${referenceOhm} ohm line`),
     loss: figure(alone.lossDb, 'dB', 'contact loss growing with √f, and its own reflection'),
     peak: figure(

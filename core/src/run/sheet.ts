@@ -1,7 +1,7 @@
 import type { TubeChoice } from '../bond/index.js';
 import type { Cable, Face, Part } from '../catalog/index.js';
 import type { CutSheet } from '../cut/index.js';
-import type { Mating } from '../fit/index.js';
+import type { Mating, MatingEffect } from '../fit/index.js';
 import type { StripGauge } from '../make/index.js';
 import type { Expectation, ReadingJudgement } from '../prove/index.js';
 import type { Figure } from '../quantity/index.js';
@@ -38,6 +38,8 @@ export interface JointSheet {
   between: [string, string];
   zone: Zone;
   mating: Mating;
+  /** What the joint does to a wave at the highest frequency. */
+  effect: MatingEffect;
   /** Return loss of this joint alone in a matched line at the highest frequency. */
   echo: Figure;
   loss: Figure;

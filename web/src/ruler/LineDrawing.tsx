@@ -165,7 +165,7 @@ export function LineDrawing({
         </div>
       </DndContext>
       <div
-        className="overflow-x-auto"
+        className="relative overflow-x-auto"
         style={{ paddingInline: RULER_PAD }}
         onScroll={({ currentTarget }) => setScrolled(currentTarget.scrollLeft)}
       >

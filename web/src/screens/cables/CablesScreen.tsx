@@ -127,7 +127,12 @@ function CableTable({
     '',
   ];
   return (
-    <div className="mt-3 overflow-x-auto">
+    <div
+      className="relative mt-3 overflow-x-auto"
+      tabIndex={0}
+      role="region"
+      aria-label="Cables side by side"
+    >
       <table className="w-full text-left">
         <thead>
           <tr className="border-b-2 border-ink">

@@ -15,7 +15,7 @@ interface Props {
 /** Radios down, antennas across: which of them shall be joined. A pair whose bands do not meet has no box. */
 export function PairingTable({ radios, antennas, meets, dropped, onToggle }: Props): ReactNode {
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Pairs to join">
+    <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Pairs to join">
       <table className="text-sm">
         <thead>
           <tr>

@@ -10,7 +10,7 @@ export function FiguresTable({ sheet }: { sheet: Sheet }): ReactNode {
   return (
     <details className="mt-2 px-3 pb-4">
       <summary className="cursor-pointer text-muted">Figures as a table</summary>
-      <div className="overflow-x-auto">
+      <div className="relative overflow-x-auto">
         <table className="figures mt-2 text-left text-sm">
           <thead>
             <tr>

@@ -41,7 +41,7 @@ function Facts({
     ['Peak here', <FigureText key="peak" figure={joint.peak} />],
     ['Rated', <FigureText key="limit" figure={joint.limit} />],
     ['Good to', <FigureText key="top" figure={joint.maxFrequency} />],
-    ['Echo of this joint', <FigureText key="echo" figure={joint.echo} />],
+    [joint.effect.what, <FigureText key="effect" figure={joint.effect.figure} />],
     ['Loss of this joint', <FigureText key="loss" figure={joint.loss} />],
   ];
   return (

@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import { FaceDrawing } from '../../faces/FaceDrawing.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { useShop } from '../../shop/Shop.js';
+import { KnownPorts } from '../../shop/KnownPorts.js';
 import { slugOf } from '../../shop/slugOf.js';
 import { Choice } from '../../shell/Choice.js';
 import { TextField } from '../../shell/TextField.js';
@@ -61,24 +62,6 @@ export function AntennaInspector(): ReactNode {
       />
       <KeepPort port={{ ...antenna, side: 'antenna', handheld: false }} />
     </section>
-  );
-}
-
-/** Takes a port the shop has kept. */
-function KnownPorts({ side, onTake }: { side: Port['side']; onTake: (port: Port) => void }): ReactNode {
-  const { catalog } = useShop();
-  const known = [...catalog.ports.values()].filter((port) => port.side === side);
-  if (known.length === 0) return null;
-  return (
-    <Choice
-      label="Take a known one"
-      value=""
-      options={[{ value: '', label: '–' }, ...known.map(({ id, name }) => ({ value: id, label: name }))]}
-      onChange={(id) => {
-        const port = catalog.ports.get(id);
-        if (port) onTake(port);
-      }}
-    />
   );
 }
 

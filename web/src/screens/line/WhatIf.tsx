@@ -65,7 +65,7 @@ export function WhatIf({ base, onEnd }: { base: Design; onEnd: () => void }): Re
         </button>
       </div>
       {!same && (
-        <div className="overflow-x-auto">
+        <div className="relative overflow-x-auto">
           <table className="mt-1 text-sm">
             <thead>
               <tr className="text-left">

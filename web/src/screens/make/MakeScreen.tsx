@@ -7,6 +7,7 @@ import { useOpenRun } from '../../runs/RunContext.js';
 import { StagePage } from '../../shell/StagePage.js';
 import { StateMark } from '../../shell/StateMark.js';
 import { StripGaugeDrawing } from '../../gauge/StripGaugeDrawing.js';
+import { Dies } from './Dies.js';
 import { sayDay } from '../../shell/dates.js';
 
 /** Every end of the run with its strip gauge and the way to its card. */
@@ -30,6 +31,7 @@ export function MakeScreen(): ReactNode {
           <End key={end.id} end={end} />
         ))}
       </ul>
+      <Dies />
     </StagePage>
   );
 }

@@ -18,13 +18,14 @@ import {
   type Zone,
   zones,
 } from '@kobran/core';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { ask, said } from '../../api/client.js';
 import { useChange, useJob } from '../../api/queries.js';
 import { FaceDrawing } from '../../faces/FaceDrawing.js';
 import { usePreferences } from '../../preferences/Preferences.js';
+import { KnownPorts } from '../../shop/KnownPorts.js';
 import { useCatalog } from '../../shop/Shop.js';
 import { Choice } from '../../shell/Choice.js';
 import { QuantityField } from '../../shell/QuantityField.js';
@@ -62,7 +63,9 @@ export function NewRunScreen(): ReactNode {
   const [id] = useState(() => crypto.randomUUID());
   const practice = job.data?.practice ?? defaultPractice;
   const catalog = useCatalog();
-  const design = useMemo(() => proposeRun(wish, catalog, practice), [wish, catalog, practice]);
+  // Every cable is tried for a proposal: typing does not wait for it.
+  const settled = useDeferredValue(wish);
+  const design = useMemo(() => proposeRun(settled, catalog, practice), [settled, catalog, practice]);
   const sheet = useMemo(
     () => evaluate(design, catalog, { practice, sweepPoints: 2 }),
     [design, catalog, practice],
@@ -80,7 +83,7 @@ export function NewRunScreen(): ReactNode {
     format: (metres: number) => formatLength(metres, { system: units }),
     parse: (text: string) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' }),
   };
-  const [{ lowHz }] = wish.service.bands;
+  const [{ lowHz, highHz }] = wish.service.bands;
 
   function make(): void {
     create.mutate(
@@ -113,6 +116,19 @@ export function NewRunScreen(): ReactNode {
             <div className="rounded border border-rule bg-paper">
               <FaceDrawing face={faceOf(wish.radio.face)} width={300} height={96} />
             </div>
+            <KnownPorts
+              side="radio"
+              onTake={({ name, face, handheld, lowHz: low, highHz: high, powerW }) =>
+                set({
+                  radio: { name, face, handheld },
+                  service: {
+                    ...wish.service,
+                    bands: [{ name: 'band', lowHz: low, highHz: high }],
+                    powerW,
+                  },
+                })
+              }
+            />
             <TextField
               label="Name"
               value={wish.radio.name}
@@ -142,6 +158,15 @@ export function NewRunScreen(): ReactNode {
                 format={formatFrequency}
                 parse={parseFrequency}
                 onChange={(hz) => service({ bands: [{ name: 'band', lowHz: hz, highHz: hz }] })}
+              />
+              <QuantityField
+                label="Up to"
+                value={highHz}
+                format={formatFrequency}
+                parse={parseFrequency}
+                onChange={(hz) =>
+                  service({ bands: [{ name: 'band', lowHz: Math.min(lowHz, hz), highHz: hz }] })
+                }
               />
               {wish.service.powerW > 0 && (
                 <QuantityField
@@ -201,6 +226,10 @@ export function NewRunScreen(): ReactNode {
             <div className="rounded border border-rule bg-paper">
               <FaceDrawing face={faceOf(wish.antenna.face)} turned width={300} height={96} />
             </div>
+            <KnownPorts
+              side="antenna"
+              onTake={({ name, face, swr, dcShort }) => set({ antenna: { name, face, swr, dcShort } })}
+            />
             <TextField
               label="Name"
               value={wish.antenna.name}
