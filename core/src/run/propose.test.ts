@@ -56,4 +56,49 @@ describe('a run from two ports', () => {
     };
     expect(cableOf(7e6, 5)).toBeLessThan(cableOf(450e6, 30));
   });
+
+  it('joins rare ports too, by the best adapters', () => {
+    for (const [radio, antenna] of [
+      ['fme-jack', 'n-jack'],
+      ['mini-uhf-jack', '7-16-jack'],
+      ['rp-tnc-jack', '43-10-jack'],
+      ['tnc-jack', 'bnc-plug'],
+    ]) {
+      const design = proposeRun(
+        {
+          ...wish,
+          service: { ...wish.service, bands: [{ name: 'b', lowHz: 450e6, highHz: 460e6 }] },
+          radio: { name: 'Set', face: radio, handheld: false },
+          antenna: { name: 'Aerial', face: antenna, swr: 1.3, dcShort: true },
+        },
+        catalog,
+        defaultPractice,
+      );
+      expect(evaluate(design, catalog).passes, `${radio} to ${antenna}`).toBe(true);
+    }
+  });
+
+  // Handbook practice: 75 ohm for receiving; direct current to a preamplifier asks for an arrester that passes it.
+  it('a receiver on F ports with a fed preamplifier gets 75 ohm cable and an arrester which passes the feed', () => {
+    const design = proposeRun(
+      {
+        ...wish,
+        service: {
+          ...wish.service,
+          powerW: 0,
+          dcFeed: true,
+          bands: [{ name: 'w', lowHz: 137e6, highHz: 138e6 }],
+        },
+        radio: { name: 'Receiver', face: 'f-jack', handheld: false },
+        antenna: { name: 'Preamplifier', face: 'f-jack', swr: 1.3, dcShort: false },
+      },
+      catalog,
+      defaultPractice,
+    );
+    const cables = design.pieces.filter((piece) => piece.kind === 'assembly');
+    expect(cables.every(({ cable }) => catalog.cables.get(cable)?.impedanceOhm === 75)).toBe(true);
+    const arrester = design.pieces.find((piece) => piece.kind === 'arrester');
+    expect(arrester && catalog.arresters.get(arrester.arrester)?.passesDc).toBe(true);
+    expect(evaluate(design, catalog).snags.filter(({ level }) => level === 'stop')).toEqual([]);
+  });
 });

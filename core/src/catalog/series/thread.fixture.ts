@@ -1,0 +1,10 @@
+const MM_PER_INCH = 25.4;
+
+/** Major diameter in mm which the name of a thread begins with: `5/8-24 UNEF`, `M8x0.75`. */
+export function parse(thread: string): number {
+  const metric = /^M([\d.]+)/.exec(thread);
+  if (metric) return Number(metric[1]);
+  const inch = /^(\d+)\/(\d+)-/.exec(thread);
+  if (!inch) throw new Error(`${thread} is no thread`);
+  return (Number(inch[1]) / Number(inch[2])) * MM_PER_INCH;
+}

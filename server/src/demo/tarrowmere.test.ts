@@ -1,0 +1,55 @@
+import { applyChange, catalog, evaluate, readDesign, readShopEntry, withShop } from '@kobran/core';
+import { describe, expect, it } from 'vitest';
+import { shopShelf } from './shopShelf.js';
+import { tarrowmere } from './tarrowmere.js';
+
+const known = withShop(catalog, shopShelf);
+const runs = tarrowmere.flatMap(({ runs: list, practice }) => list.map((run) => ({ ...run, practice })));
+
+describe('the demo', () => {
+  it.each(runs.map((run) => [run.design.name, run] as const))(
+    '%s is a design Kobran itself accepts',
+    (_, { design }) =>
+      expect(readDesign(JSON.parse(JSON.stringify(design)), known)).toMatchObject({ ok: true }),
+  );
+
+  it('shows snags of every kind, a trap, and runs that pass', () => {
+    const sheets = runs.map(({ design, facts, practice }) => evaluate(design, known, { facts, practice }));
+    const levels = new Set(sheets.flatMap(({ snags }) => snags.map(({ level }) => level)));
+    expect(levels).toEqual(new Set(['stop', 'caution', 'note']));
+    expect(sheets.filter(({ passes }) => !passes)).toHaveLength(2);
+    expect(sheets.filter(({ receiveOnly }) => receiveOnly)).toHaveLength(1);
+    const rules = new Set(sheets.flatMap(({ snags }) => snags.map(({ id }) => id.split('@')[0])));
+    for (const rule of [
+      'mating',
+      'loss-budget',
+      'series-frequency',
+      'arrester-tube',
+      'handheld',
+      'adapter-stack',
+      'worn',
+      'cheaper-cable',
+      'unsealed',
+    ])
+      expect(rules, rule).toContain(rule);
+  });
+
+  it('what the crew owns can be owned', () => {
+    for (const { kind, data } of shopShelf)
+      expect(readShopEntry(kind, data), data.id).toMatchObject({ ok: true });
+  });
+
+  it('every remedy offered can be applied and leaves a sound design', () => {
+    for (const { design, facts, practice } of runs) {
+      for (const { remedies, id } of evaluate(design, known, { facts, practice }).snags) {
+        for (const { changes, title, open } of remedies) {
+          expect(changes.length > 0 || open !== undefined, `${id}: ${title}`).toBe(true);
+          const after = changes.reduce(applyChange, design);
+          expect(readDesign(JSON.parse(JSON.stringify(after)), known), `${id}: ${title}`).toMatchObject({
+            ok: true,
+          });
+        }
+      }
+    }
+  });
+});
