@@ -3,6 +3,7 @@ import { demo, expect, test } from './server.js';
 
 test('an own part is added, drawn, refused when it cannot be, used in a run and guarded there', async ({
   page,
+  browser,
   baseURL,
 }) => {
   await page.goto(`${baseURL}/catalog/part`);
@@ -28,6 +29,13 @@ test('an own part is added, drawn, refused when it cannot be, used in a run and 
   await page.goto(`${baseURL}${demo.uhf}/plan?at=main`);
   await page.getByLabel('Radio end').selectOption({ label: 'N plug from the blue bag' });
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+  // A browser which has never seen this shop opens the run with its own part, and so does the board.
+  const elsewhere = await (await browser.newContext()).newPage();
+  await elsewhere.goto(`${baseURL}${demo.uhf}/plan?at=main`);
+  await expect(elsewhere.getByLabel('Radio end')).toHaveValue('n-plug-from-the-blue-bag');
+  await elsewhere.goto(`${baseURL}/`);
+  await expect(elsewhere.getByRole('link', { name: 'UHF link, hut to yagi' })).toBeVisible();
+  await elsewhere.close();
   await page.goto(`${baseURL}/catalog/part/n-plug-from-the-blue-bag`);
   await page.getByRole('button', { name: 'Take away' }).click();
   await expect(page.getByText(/is used by the run “UHF link, hut to yagi”/)).toBeVisible();

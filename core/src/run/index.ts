@@ -22,7 +22,7 @@ export { latestReading, logKinds, logged, noFacts, readingValue } from './facts.
 export type { Facts, LogEntry, LogKind, Reading } from './facts.js';
 export { Practice, REMAKE_M, defaultPractice } from './practice.js';
 export { proposeRun, type RunWish } from './propose.js';
-export { readDesign } from './readDesign.js';
+export { checkReferences, readDesign } from './readDesign.js';
 export type { EndSheet, JointSheet, PieceSheet, ProofSheet, Sheet, WrapSheet } from './sheet.js';
 export { USUAL_NOISE_FIGURE_DB, type Reception } from './reception.js';
 export type { Remedy, Snag, SnagLevel } from './snag.js';

@@ -63,7 +63,8 @@ function checkPieces(pieces: unknown): Problem[] {
   );
 }
 
-function checkReferences(design: Design, catalog: Catalog): Problem[] {
+/** What a design names that the catalogue does not have, or has not yet; and names used twice. */
+export function checkReferences(design: Design, catalog: Catalog): Problem[] {
   const problems: Problem[] = [];
   const need = (shelf: ReadonlyMap<string, unknown>, what: string, id: string, where: string): void => {
     if (!shelf.has(id))

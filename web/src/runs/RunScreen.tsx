@@ -1,5 +1,5 @@
 import type { JobDocument, RunDocument } from '@kobran/contract';
-import { defaultPractice, evaluate } from '@kobran/core';
+import { checkReferences, defaultPractice, evaluate } from '@kobran/core';
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { Outlet, useLocation, useParams } from 'react-router';
 import { said, Unreachable } from '../api/client.js';
@@ -20,7 +20,19 @@ export function RunScreen(): ReactNode {
   const { runId = '' } = useParams();
   const { data, error, refetch } = useRun(runId);
   const job = useJob(data?.jobId ?? '');
-  if (data) return <OpenRunScreen key={data.id} document={data} job={job.data} />;
+  const catalog = useCatalog();
+  if (data) {
+    const [unknown] = checkReferences(data.design, catalog);
+    if (unknown)
+      return (
+        <Message
+          title="This run names something the catalogue does not have"
+          detail={`${unknown.message} It may be a part the shop added elsewhere: with the server running, load this page again.`}
+          action={{ label: 'Load it again', run: () => location.reload() }}
+        />
+      );
+    return <OpenRunScreen key={data.id} document={data} job={job.data} />;
+  }
   if (!error) return <Message title="Opening the run…" />;
   const offline = error instanceof Unreachable;
   return (

@@ -4,6 +4,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useEffect, useMemo, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { ask, Refused, said } from '../api/client.js';
+import { Message } from '../shell/Message.js';
 
 const KEY = 'kobran.shop';
 const SHOP = ['shop'];
@@ -31,7 +32,7 @@ function remembered(): ShopDocument | undefined {
 /** The catalogue everybody reads, and the ways to add to it. */
 export function ShopProvider({ children }: { children: ReactNode }): ReactNode {
   const queries = useQueryClient();
-  const { data } = useQuery({
+  const { data, isPlaceholderData, failureCount } = useQuery({
     queryKey: SHOP,
     queryFn: () => ask<ShopDocument>('GET', '/api/shop'),
     placeholderData: remembered,
@@ -70,6 +71,9 @@ export function ShopProvider({ children }: { children: ReactNode }): ReactNode {
       bringIn: (entries) => done(ask<ShopDocument>('POST', '/api/shop/import', { entries })),
     };
   }, [data, queries]);
+  // Designs may name own parts: nothing is shown before they are known, unless the server does not answer.
+  const waiting = (data === undefined || isPlaceholderData) && failureCount === 0;
+  if (waiting) return <Message title="One moment…" />;
   return <Context value={shop}>{children}</Context>;
 }
 

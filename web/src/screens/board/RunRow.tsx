@@ -1,5 +1,5 @@
 import type { RunDocument } from '@kobran/contract';
-import { counted, evaluate, formatLength, type Practice, type Sheet } from '@kobran/core';
+import { checkReferences, counted, evaluate, formatLength, type Practice, type Sheet } from '@kobran/core';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../../preferences/Preferences.js';
@@ -13,6 +13,20 @@ import { useDeletion } from './useDeletion.js';
 
 /** A run as a thin line to scale, with its worst snag, its stages and what to do next. */
 export function RunRow({ run, practice }: { run: RunDocument; practice: Practice }): ReactNode {
+  const catalog = useCatalog();
+  const [unknown] = checkReferences(run.design, catalog);
+  if (!unknown) return <KnownRow run={run} practice={practice} />;
+  return (
+    <li className="border-b border-rule py-2.5">
+      <span className="font-bold">{run.design.name}</span>
+      <span className="block text-caution">
+        {unknown.message} With the server running, load the page again.
+      </span>
+    </li>
+  );
+}
+
+function KnownRow({ run, practice }: { run: RunDocument; practice: Practice }): ReactNode {
   const { units } = usePreferences();
   const facts = useFacts(run.id, run);
   const catalog = useCatalog();
