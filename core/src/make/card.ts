@@ -26,7 +26,7 @@ export interface Card {
  * @returns nothing when Kobran has no recipe for the part's family yet
  */
 export function cardFor(part: Part, cable: Cable, system: UnitSystem): Card | undefined {
-  const recipe = recipes.find(({ makes }) => makes(part));
+  const recipe = recipes.find(({ makes }) => makes(part, cable));
   if (!recipe) return undefined;
   const gauge = stripGauge(part, cable);
   const small = (mm: number): string => formatLength(mm / 1000, { system, small: true, fraction: 32 });

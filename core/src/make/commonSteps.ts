@@ -90,6 +90,50 @@ export const tug: Step = {
   goesWrong: ['it turns or slips: wrong die, or the neck went over the braid; cut off and start again'],
 };
 
+/** Where the iron is used: how long, and what it does to a hand. */
+export const heat: Pick<Step, 'caution' | 'timerS'> = {
+  caution: 'The iron burns. Ventilate, and keep your face out of the smoke.',
+  timerS: 5,
+};
+
+/** The conductor soldered in the tip of a UHF plug; after it nothing comes apart any more. */
+export const solderTip: Step = {
+  id: 'tip',
+  name: 'Tip',
+  title: 'Solder the tip from inside, then trim it flush',
+  how: 'Hot and brief. Let it cool before you touch or flex it. Outdoors, fill the tip with sealant.',
+  looksRight: ['solder drawn in, none outside the pin', 'tip rounded, nothing proud'],
+  goesWrong: [
+    'solder outside: the plug will not enter the jack',
+    'too long: the insulation melts and the centre wanders',
+  ],
+  ...heat,
+  irreversible: true,
+};
+
+/** Braid combed and turned back over what lies behind it. */
+export const foldBack = ({ part, small }: RecipeInput, over: string): Step => ({
+  id: 'fold',
+  name: 'Fold back',
+  title: `Comb the braid out and fold it back over ${over}`,
+  how: `Even all round, trimmed to ${small(part.foldBackMm)}. A soft stiff brush turned round the cable breaks the fewest strands.`,
+  looksRight: ['one thin even layer', 'no strand left on the dielectric'],
+  goesWrong: [
+    'a lump on one side: the body starts askew',
+    'a stray strand finds the centre and shorts the end',
+  ],
+});
+
+/** The coupling nut over the finished body, shrink and label. */
+export const finishNut: Step = {
+  id: 'finish',
+  name: 'Finish',
+  title: 'Nut down on the body, label on',
+  how: 'Screw the coupling nut over the body’s rear thread until it runs free.',
+  looksRight: ['nut turns freely and reaches the front'],
+  goesWrong: ['nut the wrong way round: it cannot be saved'],
+};
+
 export const finalCheck: Step = {
   id: 'prove',
   name: 'Prove',

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { catalog, entry } from '../catalog/index.js';
-import { cardFor, stepBlocked, stripGauge } from './index.js';
+import { cardFor, recipes, stepBlocked, stripGauge } from './index.js';
 
 const gaugeOf = (part: string, cable: string) =>
   stripGauge(entry(catalog.parts, part), entry(catalog.cables, cable));
@@ -47,10 +47,28 @@ describe('every gauge', () => {
 });
 
 describe('every card', () => {
-  it('covers crimp UHF, crimp BNC and gland N', () => {
-    expect(new Set(cards.map(([, { recipe }]) => recipe))).toEqual(
-      new Set(['crimp-uhf', 'crimp-pin', 'gland']),
-    );
+  it('exists for every family of the trade', () => {
+    expect(new Set(cards.map(([, { recipe }]) => recipe))).toEqual(new Set(recipes.map(({ id }) => id)));
+    // Every part on every cable it fits, but for a corrugated tube, which its part’s own sheet flares.
+    for (const part of catalog.parts.values())
+      for (const cable of catalog.cables.values())
+        if (stripGauge(part, cable).fit.verdict === 'fits' && cable.shieldKind !== 'tube')
+          expect(cardFor(part, cable, 'metric'), `${part.id} on ${cable.id}`).toBeDefined();
+  });
+
+  it('only one recipe makes a part', () => {
+    const cable = entry(catalog.cables, 'rg213');
+    for (const part of catalog.parts.values())
+      expect(recipes.filter(({ makes }) => makes(part, cable)).length, part.id).toBe(1);
+  });
+
+  it('a card never speaks of a pin the part has not', () => {
+    for (const [name, { train, steps }] of cards)
+      if (steps.some(({ id }) => id === 'pin'))
+        expect(
+          train.some(({ id }) => id === 'pin'),
+          name,
+        ).toBe(true);
   });
 
   it.each(cards)('%s: checks stand before the point of no return', (_, { steps, pointOfNoReturn, train }) => {
@@ -89,9 +107,9 @@ describe('every card', () => {
     expect(titles).toContain('Take the jacket off, 1 23/32 in back from the cut');
   });
 
-  it('has none for a family without a recipe', () =>
+  it('has none for a corrugated tube', () =>
     expect(
-      cardFor(entry(catalog.parts, 'f-plug-compression-6mm75'), entry(catalog.cables, 'rg59'), 'metric'),
+      cardFor(entry(catalog.parts, 'n-plug-gland-half-inch'), entry(catalog.cables, 'h12'), 'metric'),
     ).toBeUndefined());
 });
 

@@ -41,7 +41,7 @@ export interface RecipeInput {
 export interface Recipe {
   id: string;
   name: string;
-  makes: (part: Part) => boolean;
+  makes: (part: Part, cable: Cable) => boolean;
   tools: (input: RecipeInput) => string[];
   steps: (input: RecipeInput) => Step[];
   source: string;

@@ -17,7 +17,7 @@ import type { Recipe } from '../recipe.js';
 export const crimpPin: Recipe = {
   id: 'crimp-pin',
   name: 'crimp with captive pin',
-  makes: (part) => part.style === 'crimp' && !part.face.startsWith('uhf'),
+  makes: (part) => part.style === 'crimp' && part.train.some(({ id }) => id === 'pin'),
   tools: ({ part }) => [
     'sharp cutter',
     'jacket knife or strip tool',

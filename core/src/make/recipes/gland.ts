@@ -3,6 +3,7 @@ import {
   continuity,
   dressBraid,
   finalCheck,
+  heat,
   jacket,
   partsCheck,
   shortCheck,
@@ -18,7 +19,8 @@ import type { Recipe, RecipeInput, Step } from '../recipe.js';
 export const gland: Recipe = {
   id: 'gland',
   name: 'gland, clamped by a back nut',
-  makes: (part) => part.style === 'gland',
+  // A corrugated tube has no braid to fold: its part’s own sheet says how it is flared.
+  makes: (part, cable) => part.style === 'gland' && cable.shieldKind !== 'tube',
   tools: () => [
     'sharp cutter',
     'jacket knife',
@@ -69,11 +71,7 @@ const hat = ({ gauge, small }: RecipeInput): Step => ({
   goesWrong: ['hat over the braid: the shield is not clamped', 'whiskers past the rim short to the centre'],
 });
 
-const heat = {
-  caution: 'The iron burns. Ventilate, and keep your face out of the smoke.',
-  timerS: 5,
-  irreversible: true,
-};
+const heatDone = { ...heat, irreversible: true };
 
 const pin = ({ gauge }: RecipeInput): Step => ({
   id: 'pin',
@@ -85,7 +83,7 @@ const pin = ({ gauge }: RecipeInput): Step => ({
     'wrong pin of the two in the bag: loose or will not go on',
     'too hot: the dielectric swells and the pin leans',
   ],
-  ...heat,
+  ...heatDone,
 });
 
 const tip: Step = {
@@ -95,5 +93,5 @@ const tip: Step = {
   how: 'Hot and brief, from inside the tip. Trim flush when cold; fill the tip with sealant outdoors.',
   looksRight: ['solder drawn in, none outside the pin'],
   goesWrong: ['solder outside: the plug will not enter the jack'],
-  ...heat,
+  ...heatDone,
 };

@@ -41,7 +41,7 @@ function End({ end }: { end: EndSheet }): ReactNode {
   const { units } = usePreferences();
   const [ref, width] = useWidth<HTMLDivElement>();
   const made = facts.log.findLast(({ kind, about }) => kind === 'end made' && about === end.id);
-  const hasCard = recipes.some(({ makes }) => makes(end.part));
+  const hasCard = recipes.some(({ makes }) => makes(end.part, end.cable));
   return (
     <li className="grid gap-x-6 gap-y-2 py-3 lg:grid-cols-[17rem_minmax(0,1fr)]">
       <div>

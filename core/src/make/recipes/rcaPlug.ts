@@ -1,0 +1,55 @@
+import {
+  bareCentre,
+  continuity,
+  dressBraid,
+  finalCheck,
+  heat,
+  jacket,
+  partsCheck,
+  shortCheck,
+  signOff,
+  slideOn,
+  squareCut,
+  tug,
+} from '../commonSteps.js';
+import type { Recipe } from '../recipe.js';
+
+/** Push-on plug for receive antennas: centre into the pin, braid to the tab. */
+export const rcaPlug: Recipe = {
+  id: 'rca-plug',
+  name: 'RCA plug, soldered',
+  makes: (part) => part.style === 'solder' && part.face.startsWith('rca'),
+  tools: () => ['sharp cutter', 'jacket knife', 'iron and rosin solder', 'pliers', 'ohm-meter'],
+  steps: (input) => [
+    partsCheck(input),
+    slideOn(input, ['cover']),
+    squareCut,
+    jacket(input),
+    dressBraid(input),
+    bareCentre(input),
+    shortCheck('short1', 'Before the plug.'),
+    {
+      id: 'solder',
+      name: 'Solder',
+      title: 'Conductor into the hollow pin, braid to the tab; solder both',
+      how: 'Pin first. Let it cool, then the tab; close the strain clip over the jacket.',
+      looksRight: ['solder drawn into the pin, none outside', 'clip holds the jacket, not the braid'],
+      goesWrong: ['melted insulator: the pin leans and shorts'],
+      ...heat,
+      irreversible: true,
+    },
+    tug,
+    finalCheck,
+    continuity,
+    {
+      id: 'cover',
+      name: 'Cover',
+      title: 'Screw the cover on, label on',
+      how: 'It must not turn the cable with it.',
+      looksRight: ['cover home'],
+      goesWrong: ['cover forgotten on the bench: cut off and start again'],
+    },
+    signOff,
+  ],
+  source: 'common practice, no source; the part’s own sheet wins',
+};

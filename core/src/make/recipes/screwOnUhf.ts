@@ -1,0 +1,67 @@
+import {
+  bareCentre,
+  continuity,
+  finalCheck,
+  finishNut,
+  foldBack,
+  jacket,
+  partsCheck,
+  shortCheck,
+  signOff,
+  slideOn,
+  solderTip,
+  squareCut,
+  tug,
+} from '../commonSteps.js';
+import type { Recipe } from '../recipe.js';
+
+/** UHF plug whose body is screwed over the braid folded back: quick, no iron on the shield; it must not turn afterwards. */
+export const screwOnUhf: Recipe = {
+  id: 'screw-on-uhf',
+  name: 'UHF plug, screwed over the braid folded back',
+  makes: (part) => part.style === 'screw-on',
+  tools: () => [
+    'sharp cutter',
+    'jacket knife',
+    'soft stiff brush',
+    'pliers with a cloth',
+    'iron and rosin solder',
+    'ohm-meter',
+  ],
+  steps: (input) => [
+    partsCheck(input),
+    slideOn(input, ['nut']),
+    squareCut,
+    jacket(input),
+    foldBack(input, 'the jacket'),
+    bareCentre(input),
+    shortCheck('short1', 'Before the body goes on.'),
+    {
+      id: 'body',
+      name: 'Body',
+      title: 'Screw the body down over the braid until the conductor shows at the tip',
+      how: 'Start it straight by hand, finish with pliers. It cuts its thread into braid and jacket.',
+      looksRight: ['body straight, braid just seen behind it', 'conductor through the tip'],
+      goesWrong: [
+        'foil under the braid wrinkles and may touch the centre',
+        'turned back once: it holds less the second time',
+      ],
+    },
+    shortCheck('short2', 'Body home, tip not soldered yet.'),
+    solderTip,
+    {
+      id: 'whiskers',
+      name: 'Whiskers',
+      title: 'Trim the braid’s whiskers behind the body, a turn or two of tape over them',
+      how: 'Tape or thin shrink keeps the body from turning and breaking the centre.',
+      looksRight: ['no strand stands out', 'the nut still passes over it'],
+      goesWrong: ['left as it is: the body turns when the nut is tightened and twists the centre off'],
+    },
+    tug,
+    finalCheck,
+    continuity,
+    finishNut,
+    signOff,
+  ],
+  source: 'common practice, no source; the part’s own sheet wins',
+};
