@@ -62,6 +62,18 @@ describe('every card', () => {
       expect(recipes.filter(({ makes }) => makes(part, cable)).length, part.id).toBe(1);
   });
 
+  it('the part as gauge speaks of what the part has', () => {
+    for (const [name, { train, gauge }] of cards) {
+      expect(gauge.partAsGauge, name).toMatch(/\.$/);
+      for (const item of ['pin', 'reducer'])
+        if (gauge.partAsGauge.includes(` ${item} `) || gauge.partAsGauge.includes(` ${item}:`))
+          expect(
+            train.some(({ id }) => id === item),
+            `${name}: ${item}`,
+          ).toBe(true);
+    }
+  });
+
   it('a card never speaks of a pin the part has not', () => {
     for (const [name, { train, steps }] of cards)
       if (steps.some(({ id }) => id === 'pin'))

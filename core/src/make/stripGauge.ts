@@ -1,5 +1,6 @@
 import { braidMm, type Cable, type Part } from '../catalog/index.js';
 import { fitCable, type CableFit } from '../fit/cableFit.js';
+import { partAsGauge } from './partAsGauge.js';
 
 export type Layer = 'centre' | 'dielectric' | 'braid' | 'jacket';
 
@@ -52,15 +53,4 @@ export function stripGauge(part: Part, cable: Cable): StripGauge {
     fit,
     source: part.source,
   };
-}
-
-function partAsGauge(part: Part): string {
-  if (part.proudMm > 0 && part.style !== 'compression') {
-    return `Lay the connector beside the cable, its tip ${part.proudMm} mm short of the cut end. The jacket ends where the neck ends.`;
-  }
-  if (part.style === 'gland')
-    return 'Lay the top-hat beside the cable: the braid shows for its length. The conductor shows for the depth of the pin.';
-  if (part.style === 'compression')
-    return 'Hold the bladed tool’s stop against the cut end; its two blades are the gauge.';
-  return 'Lay the neck beside the cable: the braid shows for its length. Hold the pin beside the conductor: its bore shows how much to bare.';
 }

@@ -1,0 +1,35 @@
+import type { Part, Style } from '../catalog/index.js';
+
+/** How each style is marked by holding the part against the cable: usable by touch. Common practice, no source. */
+const byTouch: Record<Style, (part: Part) => string> = {
+  crimp: ({ proudMm, face }) =>
+    face.startsWith('f-')
+      ? 'Hold the bladed tool’s stop against the cut end; its two blades are the gauge.'
+      : proudMm > 0
+        ? `Lay the connector beside the cable, its tip ${proudMm} mm short of the cut end. The jacket ends where the neck ends.`
+        : 'Lay the neck beside the cable: the braid shows for its length. Hold the pin beside the conductor: its bore shows how much to bare.',
+  solder: () =>
+    'Lay the body beside the cable, tip at the cut end: the jacket ends where the body’s thread ends, the dielectric where its bore narrows.',
+  'screw-on': () =>
+    'Lay the body beside the cable, tip at the cut end: the jacket ends just inside the body’s open end. The dielectric ends where the bore narrows.',
+  reducer: () =>
+    'Lay reducer and body beside the cable, tip at the cut end: the jacket ends at the reducer’s nose, the dielectric where the body’s bore narrows.',
+  washers: () =>
+    'Lay the body beside the cable, tip at the cut end: braid and dielectric end at its open end. The jacket ends half as far again behind it.',
+  gland: ({ proudMm }) =>
+    proudMm > 0
+      ? 'Lay the top-hat beside the cable: the braid shows for its length. The conductor reaches from the hat to just beyond the tip.'
+      : 'Lay the top-hat beside the cable: the braid shows for its length. The conductor shows for the depth of the pin.',
+  compression: () => 'Hold the bladed tool’s stop against the cut end; its two blades are the gauge.',
+  piercing: () => 'Nothing is stripped: the cable goes in as it is cut.',
+  'side-entry': () =>
+    'Lay the body beside the cable: the conductor is as long as the slot, the braid as the neck.',
+  'right angle': () =>
+    'Lay the body beside the cable: the conductor reaches to the middle of the window, the braid is as long as the neck.',
+  bulkhead: () =>
+    'Lay the jack beside the cable: the conductor is as long as the cup is deep; leave the braid a finger’s width.',
+  pigtail: () => 'A hand’s width of jacket off leaves both tails long enough to be cut to the legs.',
+};
+
+/** One or two sentences for marking without a ruler. */
+export const partAsGauge = (part: Part): string => byTouch[part.style](part);
