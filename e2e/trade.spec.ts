@@ -98,8 +98,9 @@ test('the smallest kit is proved in a worker, can be stopped, and couplings are 
   });
   await expect(page.getByRole('region', { name: 'The kit' })).toContainText('on the shelf');
   await expect(page.getByText('worn: leave a saver on it')).toBeVisible();
-  await page.getByRole('button', { name: 'One more coupling of Handheld 3' }).click();
-  await expect(page.getByText('341 of 500')).toBeVisible();
+  await page.getByRole('button', { name: 'One more coupling of Handheld 3' }).dblclick();
+  await expect(page.getByText(/34[12] of 500/)).toBeVisible();
+  await expect(page.getByText('was changed elsewhere')).toBeHidden();
 });
 
 test('the trainer asks, gives the reason, and remembers what was missed', async ({ page, baseURL }) => {

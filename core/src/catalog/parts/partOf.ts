@@ -1,4 +1,5 @@
 import { faceName, faceOf, seriesOf, type FaceCode } from '../face.js';
+import { seriesById } from '../series/index.js';
 import type { Part, PartDimensions, Style } from '../part.js';
 import { groupSlug, nominalSource, pinsFor, type CableGroup } from './groups.js';
 import { styleById } from './styles/index.js';
@@ -34,7 +35,7 @@ export function nominalPart(style: Style, axial: Axial, face: FaceCode, group: C
     neckMm: axial.neckMm,
     jacketToPlaneMm: axial.neckMm + axial.seatMm + axial.frontMm,
     proudMm: axial.proudMm ?? 0,
-    electricalMm: seriesOf({ series, body, contact: 'pin', impedanceOhm: null }).electricalMm[body],
+    electricalMm: seriesById[series].electricalMm[body],
     minutes: axial.minutes,
     source: nominalSource,
   });

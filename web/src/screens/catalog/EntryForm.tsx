@@ -27,13 +27,18 @@ export function EntryForm({
   const { put, own } = useShop();
   const [draft, setDraft] = useState<Draft>({ ...entry.data });
   const [tried, setTried] = useState(false);
+  const [busy, setBusy] = useState(false);
   const { kind } = entry;
   if (kind === 'stock' || !isOwnKind(kind)) return null;
   const checked = check(kind, draft, isNew ? undefined : entry.data.id);
   const taken = isNew && own.some((one) => one.kind === kind && one.data.id === checked.id);
   const keep = async (): Promise<void> => {
     setTried(true);
-    if (!checked.entry || taken || !(await put(checked.entry))) return;
+    if (!checked.entry || taken) return;
+    setBusy(true);
+    const kept = await put(checked.entry);
+    setBusy(false);
+    if (!kept) return;
     toast(`${checked.name} is in the catalogue`);
     onDone(checked.id);
   };
@@ -61,7 +66,7 @@ export function EntryForm({
         </ul>
       )}
       <div className="mt-4 flex gap-2">
-        <button className="button button-copper min-h-11" onClick={() => void keep()}>
+        <button className="button button-copper min-h-11" disabled={busy} onClick={() => void keep()}>
           Keep it
         </button>
         <button className="button min-h-11" onClick={onLeave}>

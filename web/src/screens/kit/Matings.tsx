@@ -1,5 +1,5 @@
 import { faceName, faceOf, seriesOf, WORN_SHARE, type Port, type ShopEntry, type Stock } from '@kobran/core';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useShop } from '../../shop/Shop.js';
 import { SnagMark } from '../../shell/SnagMark.js';
 
@@ -11,7 +11,6 @@ export function Matings(): ReactNode {
     const adapter = catalog.adapters.get(item.id);
     return adapter ? [{ item, adapter }] : [];
   });
-  const add = (entry: ShopEntry): void => void put(entry);
   const more = (port: Port): ShopEntry => ({ kind: 'port', data: { ...port, matings: port.matings + 1 } });
   const moreStock = (item: Stock): ShopEntry => ({
     kind: 'stock',
@@ -32,7 +31,7 @@ export function Matings(): ReactNode {
             matings={port.matings}
             rated={seriesOf(faceOf(port.face)).matings}
             advice="leave a saver on it"
-            onMore={() => add(more(port))}
+            onMore={() => put(more(port))}
           />
         ))}
         {stock.map(({ item, adapter }) => (
@@ -43,7 +42,7 @@ export function Matings(): ReactNode {
             matings={item.matings}
             rated={Math.min(...adapter.faces.map((code) => seriesOf(faceOf(code)).matings))}
             advice="replace it"
-            onMore={() => add(moreStock(item))}
+            onMore={() => put(moreStock(item))}
           />
         ))}
       </ul>
@@ -64,8 +63,9 @@ function Row({
   matings: number;
   rated: number;
   advice: string;
-  onMore: () => void;
+  onMore: () => Promise<boolean>;
 }): ReactNode {
+  const [busy, setBusy] = useState(false);
   const worn = matings >= WORN_SHARE * rated;
   return (
     <li className="flex items-center gap-3 border-b border-rule py-1">
@@ -81,7 +81,16 @@ function Row({
       <span className="figures text-sm whitespace-nowrap">
         {matings} of {rated}
       </span>
-      <button className="button" aria-label={`One more coupling of ${name}`} onClick={onMore}>
+      <button
+        className="button"
+        aria-label={`One more coupling of ${name}`}
+        disabled={busy}
+        onClick={() => {
+          // A second press before the first is kept would count on a number that is old.
+          setBusy(true);
+          void onMore().finally(() => setBusy(false));
+        }}
+      >
         +1
       </button>
     </li>

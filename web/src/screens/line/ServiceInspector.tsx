@@ -10,12 +10,15 @@ import {
   type Band,
   type Service,
 } from '@kobran/core';
+import { Plus, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { FigureText } from '../../shell/FigureText.js';
 import { QuantityField } from '../../shell/QuantityField.js';
 import { TextField } from '../../shell/TextField.js';
 import { Tick } from '../../shell/Tick.js';
+
+const MOST_BANDS = 8;
 
 /** What the run is for: bands, power, budget. */
 export function ServiceInspector(): ReactNode {
@@ -35,7 +38,26 @@ export function ServiceInspector(): ReactNode {
       />
       {service.bands.map((band, k) => (
         <fieldset key={k} className="grid grid-cols-2 gap-2">
-          <legend className="font-semibold">{band.name}</legend>
+          <legend className="sr-only">{band.name}</legend>
+          <div className="col-span-2 flex items-end gap-2">
+            <div className="flex-1">
+              <TextField
+                label={service.bands.length === 1 ? 'Band' : `Band ${k + 1}`}
+                value={band.name}
+                maxLength={60}
+                onChange={(to) => setBand(k, { name: to })}
+              />
+            </div>
+            {service.bands.length > 1 && (
+              <button
+                className="button"
+                aria-label={`Take ${band.name} out`}
+                onClick={() => set({ bands: service.bands.filter((_, at) => at !== k) })}
+              >
+                <Trash2 size={16} aria-hidden />
+              </button>
+            )}
+          </div>
           <QuantityField
             label="From"
             value={band.lowHz}
@@ -52,6 +74,17 @@ export function ServiceInspector(): ReactNode {
           />
         </fieldset>
       ))}
+      {service.bands.length < MOST_BANDS && (
+        <button
+          className="button"
+          onClick={() => {
+            const last = service.bands[service.bands.length - 1];
+            set({ bands: [...service.bands, { ...last, name: `band ${service.bands.length + 1}` }] });
+          }}
+        >
+          <Plus size={16} aria-hidden /> Another band
+        </button>
+      )}
       <Tick
         label="Receive only"
         checked={service.powerW === 0}

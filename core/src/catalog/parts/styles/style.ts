@@ -1,5 +1,4 @@
-import { seriesOf } from '../../face.js';
-import { faceOf, type FaceCode } from '../../face.js';
+import { faceOf, seriesOf, type FaceCode } from '../../face.js';
 import type { PartDimensions, PinBore, Style, TrainItem } from '../../part.js';
 import { pinsFor, type CableGroup } from '../groups.js';
 
@@ -28,7 +27,7 @@ export interface StyleKind {
   name: string;
   /** What lies over the jacket, as one says it; null when nothing does. */
   grip: string | null;
-  /** Tools beside the knife, as one asks for them. */
+  /** The bores of a nominal part, from the diameters of its group’s cable. */
   radial: (group: CableGroup, axial: Axial, face: FaceCode) => Radial;
   /** The loose pieces in sliding order. */
   train: (part: PartDimensions) => TrainItem[];
