@@ -26,6 +26,7 @@ export const DESIGN_SCHEMA = 'kobran-design/1';
 /** More pieces than any run has; a document beyond it is a mistake. */
 export const MOST_PIECES = 120;
 export const MOST_LEGS = 60;
+export const MOST_BANDS = 8;
 
 const ID = /^[a-z0-9][a-z0-9-]{0,39}$/;
 const ID_SAID = '$property must be 1 to 40 of a–z, 0–9 and -, got “$value”';
@@ -47,7 +48,7 @@ export class Preamplifier {
 export class Service {
   @IsArray()
   @ArrayMinSize(1)
-  @ArrayMaxSize(8)
+  @ArrayMaxSize(MOST_BANDS)
   @ValidateNested({ each: true })
   @Type(() => Band)
   bands!: Band[];

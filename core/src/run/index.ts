@@ -11,6 +11,7 @@ export {
   DESIGN_SCHEMA,
   Design,
   Leg,
+  MOST_BANDS,
   MOST_PIECES,
   RadioPort,
   Service,

@@ -1,4 +1,5 @@
 import {
+  MOST_BANDS,
   formatDecibels,
   formatFrequency,
   formatPower,
@@ -17,8 +18,6 @@ import { FigureText } from '../../shell/FigureText.js';
 import { QuantityField } from '../../shell/QuantityField.js';
 import { TextField } from '../../shell/TextField.js';
 import { Tick } from '../../shell/Tick.js';
-
-const MOST_BANDS = 8;
 
 /** What the run is for: bands, power, budget. */
 export function ServiceInspector(): ReactNode {
