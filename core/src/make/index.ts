@@ -1,5 +1,47 @@
-export { cardFor, stepBlocked, type Card } from './card.js';
-export type { Recipe, Step, StepReading } from './recipe.js';
-export { recipes } from './recipes/index.js';
+export {
+  MOST_IN_BATCH,
+  batchEndId,
+  batchFinished,
+  failPiece,
+  freshBatch,
+  isDone,
+  nextPiece,
+  piecesOf,
+  readPiece,
+  stepBack,
+  tickPiece,
+  untickPiece,
+  type Batch,
+  type Ticked,
+} from './batch.js';
+export { cardFor, lostOnFailureMm, stepBlocked, type Card, type CardOptions, type StepDone } from './card.js';
+export { cutBack, damageKinds, damages, type CutBack, type Damage, type DamageKind } from './cutBack.js';
+export { ID1_CARD_MM, pxPerMmNow, scaleFromCard, type ScreenScale } from './lifeSize.js';
+export { cutsFromEnd, markingOf } from './marking.js';
+export type { Placed, Recipe, RecipeInput, Step, StepReading, Work, WorkId } from './recipe.js';
+export { recipes, works } from './recipes/index.js';
+export {
+  centreSchools,
+  markingSchools,
+  schoolsOfCentre,
+  schoolsOfMarking,
+  schoolsOfUhfShield,
+  schoolsOfUnbraiding,
+  uhfShieldSchools,
+  unbraidingSchools,
+  usualSchools,
+} from './schools.js';
+export type {
+  CentreSchool,
+  MakeSchools,
+  MarkingSchool,
+  School,
+  UhfShieldSchool,
+  UnbraidingSchool,
+} from './schools.js';
+export { spokenCommand, type SpokenCommand } from './spokenCommand.js';
+export { shareDifference, tally, wilson, type EndOutcome, type Tally } from './statistics.js';
 export { STRIP_TOLERANCE_MM, stripGauge } from './stripGauge.js';
 export type { GaugeStretch, Layer, StripGauge } from './stripGauge.js';
+export { stripToolSettings, type Blade } from './stripTool.js';
+export { owns, ownsDie, toolIds, toolNames, toolSaid, type ToolId, type ToolNeed } from './tools.js';

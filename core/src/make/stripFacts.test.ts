@@ -91,3 +91,14 @@ describe('laws of every gauge, over all parts on all cables they fit', () => {
     }
   });
 });
+
+// Common practice, no source, for every figure of this block.
+describe('crimp UHF and BNC, as the trade knows them', () => {
+  it('crimp UHF: braid about 10 mm (3/8 in)', () =>
+    expect(Math.abs(of('uhf-plug-crimp-10mm', 'rg213', 'braid') - 9.525)).toBeLessThanOrEqual(0.5));
+
+  it('crimp UHF: the end is about 6 mm (1/4 in) longer than the connector', () => {
+    const { jacketCutMm } = gauge('uhf-plug-crimp-10mm', 'rg213');
+    expect(jacketCutMm - entry(catalog.parts, 'uhf-plug-crimp-10mm').jacketToPlaneMm).toBeCloseTo(6, 1);
+  });
+});

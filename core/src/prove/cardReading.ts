@@ -1,19 +1,21 @@
 import type { Cable } from '../catalog/index.js';
+import type { StepReading } from '../make/index.js';
 import { figure } from '../quantity/index.js';
 import { expectations, type Expectation } from './expectations.js';
 
 /**
  * What a reading asked for on a card should show.
  *
- * @param reading a short or insulation check (centre to shell, far end open), or continuity (centre to centre)
+ * @param reading a short or insulation check (centre to shell, far end open), continuity (centre to centre), or the loop (far end joined)
  * @param lengthM length of the cable measured through, m
  */
 export function cardExpectation(
-  reading: 'short check' | 'continuity' | 'insulation',
+  reading: StepReading,
   cable: Cable,
   lengthM: number,
 ): Expectation {
   const [loop, insulation] = expectations(cable, lengthM, []);
+  if (reading === 'loop') return loop;
   if (reading !== 'continuity')
     return { ...insulation, id: reading, name: 'Centre to shell', how: 'Far end open.' };
   const centre = (cable.innerOhmPerKm * lengthM) / 1000;

@@ -13,6 +13,7 @@ import { referenceOhmOf } from './reference.js';
 import type { Sheet } from './sheet.js';
 import type { Snag, SnagContext } from './snag.js';
 import { snagRules } from './snags/index.js';
+import { slackOf } from './slack.js';
 import { stageStates } from './stageStates.js';
 import { cutSheets, endSheets, proofSheets, wrapSheets } from './workSheets.js';
 
@@ -69,7 +70,7 @@ export function evaluate(design: Design, catalog: Catalog, options: EvaluateOpti
   };
   const snags = snagRules.flatMap((rule) => rule(context)).sort(byWeight);
   const parts = {
-    ends: endSheets(layout, catalog, facts),
+    ends: endSheets(layout, catalog, facts, route.spans),
     cuts: cutSheets(assemblies, catalog, facts, practice, topHz),
     proofs: proofSheets(assemblies, catalog, facts, lowHz, topHz),
     wraps: wrapSheets(layout, catalog, facts, practice),
@@ -95,6 +96,7 @@ export function evaluate(design: Design, catalog: Catalog, options: EvaluateOpti
       lossDb: swept.transmissionDb.map((db) => -db),
     },
     route,
+    slack: slackOf(design, layout.totalM, practice, facts),
     tube,
     stages,
     next: open

@@ -1,3 +1,5 @@
+import type { EndRecord } from './endRecord.js';
+
 /** What has been read and done: rows kept beside a design, never inside it. */
 
 /** One meter reading of one assembly. */
@@ -16,6 +18,8 @@ export interface Reading {
 export const logKinds = [
   'end made',
   'end failed',
+  'deviation',
+  'damaged',
   'cut',
   'routed',
   'bonded',
@@ -34,6 +38,8 @@ export interface LogEntry {
   text: string;
   by: string;
   at: string;
+  /** Of an entry about an end: the same in figures. */
+  end?: EndRecord;
 }
 
 export interface Facts {
@@ -54,6 +60,16 @@ export function latestReading(facts: Facts, pieceId: string, expectation: string
       (newest, reading) => (newest && newest.at > reading.at ? newest : reading),
       undefined,
     );
+}
+
+const endKinds: readonly LogKind[] = ['end made', 'end failed', 'damaged'];
+
+/** Is this end made? A later failure or damage takes it back. */
+export function endMade(facts: Facts, endId: string): boolean {
+  const last = facts.log
+    .filter(({ kind, about }) => about === endId && endKinds.includes(kind))
+    .reduce<LogEntry | undefined>((newest, one) => (newest && newest.at > one.at ? newest : one), undefined);
+  return last?.kind === 'end made';
 }
 
 export const logged = (facts: Facts, kind: LogKind, about: string): boolean =>

@@ -1,4 +1,5 @@
 export { dropIndex, movePiece, removePiece, turnPiece } from './arrange.js';
+export { dcShorts } from './dcShorts.js';
 export { cableChoice } from './cableChoice.js';
 export type { CableChoice, CableMark, CableRow } from './cableChoice.js';
 export { applyChange, freshId, type Change } from './change.js';
@@ -19,14 +20,17 @@ export {
 export type { AnyPiece, End, Target } from './design.js';
 export { evaluate, type EvaluateOptions } from './evaluate.js';
 export { insertPiece, type Insertable } from './insert.js';
-export { latestReading, logKinds, logged, noFacts, readingValue } from './facts.js';
+export { endMade, latestReading, logKinds, logged, noFacts, readingValue } from './facts.js';
 export type { Facts, LogEntry, LogKind, Reading } from './facts.js';
-export { Practice, REMAKE_M, defaultPractice } from './practice.js';
+export { EndRecord, recordWorks } from './endRecord.js';
+export { Practice, REMAKE_M, defaultPractice, makeSchools } from './practice.js';
 export { proposeRun, type RunWish } from './propose.js';
 export { checkReferences, readDesign } from './readDesign.js';
 export type { EndSheet, JointSheet, PieceSheet, ProofSheet, Sheet, WrapSheet } from './sheet.js';
 export { USUAL_NOISE_FIGURE_DB, type Reception } from './reception.js';
 export type { Remedy, Snag, SnagLevel } from './snag.js';
+export { shorten, type Shortened } from './shorten.js';
+export type { Slack } from './slack.js';
 export { snagRules } from './snags/index.js';
 export { WORN_SHARE } from './snags/wornPort.js';
 export { counted } from './stageStates.js';

@@ -1,4 +1,30 @@
-import { ArrayMaxSize, IsArray, IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  Min,
+} from 'class-validator';
+import {
+  centreSchools,
+  markingSchools,
+  toolIds,
+  uhfShieldSchools,
+  unbraidingSchools,
+  usualSchools,
+  type CentreSchool,
+  type MakeSchools,
+  type MarkingSchool,
+  type ToolId,
+  type UhfShieldSchool,
+  type UnbraidingSchool,
+} from '../make/index.js';
 
 /** The shop's chosen schools. */
 export class Practice {
@@ -15,9 +41,35 @@ export class Practice {
   @Min(0.5, { each: true })
   @Max(60, { each: true })
   diesMm?: number[];
+  /** Tools the shop owns; not stated, every tool is taken as owned. */
+  @IsOptional() @IsArray() @ArrayMaxSize(40) @IsIn(toolIds, { each: true }) tools?: ToolId[];
+  /** How the centre contact is fastened. */
+  @IsOptional() @IsIn(centreSchools) centreSchool?: CentreSchool;
+  /** How strip lengths are marked. */
+  @IsOptional() @IsIn(markingSchools) marking?: MarkingSchool;
+  /** What opens the braid. */
+  @IsOptional() @IsIn(unbraidingSchools) unbraiding?: UnbraidingSchool;
+  /** Which UHF plug is taken first where several fit. */
+  @IsOptional() @IsIn(uhfShieldSchools) uhfShield?: UhfShieldSchool;
+  /** A second person looks at each end before it is signed off. */
+  @IsOptional() @IsBoolean() twoPersonCheck?: boolean;
+  /** Who may sign, by first name. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40)
+  @IsString({ each: true })
+  @Length(1, 60, { each: true })
+  crew?: string[];
 }
 
 export const defaultPractice: Practice = { cutSchool: 'exact', tapeStretch: 'a little', remakesPerEnd: 1 };
+
+/** The schools which change a card: the shop's own, the usual one where it has not chosen. */
+export const makeSchools = ({ centreSchool, marking, unbraiding }: Practice): MakeSchools => ({
+  centreSchool: centreSchool ?? usualSchools.centreSchool,
+  marking: marking ?? usualSchools.marking,
+  unbraiding: unbraiding ?? usualSchools.unbraiding,
+});
 
 /** Cable which one failed end costs, m. Common practice, no source. */
 export const REMAKE_M = 0.06;

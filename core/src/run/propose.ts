@@ -1,4 +1,4 @@
-import { faceOf, isReverse, type Cable, type Catalog, type Style } from '../catalog/index.js';
+import { faceOf, isReverse, type Cable, type Catalog, type Part, type Style } from '../catalog/index.js';
 import { partsFor, type TurnedAdapter } from '../fit/index.js';
 import { attenuationDbPer100M } from '../line/index.js';
 import { isExposed } from '../route/index.js';
@@ -31,7 +31,7 @@ export function proposeRun(wish: RunWish, catalog: Catalog, practice: Practice):
       (x, y) => x.jacketMm - y.jacketMm || attenuationDbPer100M(x, topHz) - attenuationDbPer100M(y, topHz),
     )
     .flatMap((cable) => {
-      const design = withCable(bare, cable, lengthM, catalog);
+      const design = withCable(bare, cable, lengthM, catalog, practice);
       if (!design) return [];
       const finished = settle(design, catalog, practice);
       return [{ design: finished, weight: planWeight(finished, catalog, practice) }];
@@ -44,11 +44,17 @@ export function proposeRun(wish: RunWish, catalog: Catalog, practice: Practice):
 }
 
 /** One cable from port to port; adapters where no part meets a port. */
-function withCable(bare: Design, cable: Cable, lengthM: number, catalog: Catalog): Design | undefined {
+function withCable(
+  bare: Design,
+  cable: Cable,
+  lengthM: number,
+  catalog: Catalog,
+  practice: Practice,
+): Design | undefined {
   const inside = bare.legs.at(0)?.zone ?? 'dry';
   const outside = bare.legs.at(-1)?.zone ?? 'dry';
-  const near = endFor(bare, bare.radio.face, cable, catalog, isExposed(inside));
-  const far = endFor(bare, bare.antenna.face, cable, catalog, isExposed(outside));
+  const near = endFor(bare, bare.radio.face, cable, catalog, isExposed(inside), practice);
+  const far = endFor(bare, bare.antenna.face, cable, catalog, isExposed(outside), practice);
   if (!near || !far) return undefined;
   const main: Assembly = {
     kind: 'assembly',
@@ -77,8 +83,11 @@ function endFor(
   cable: Cable,
   catalog: Catalog,
   exposed: boolean,
+  { uhfShield }: Practice,
 ): { part: string; chain: TurnedAdapter[] } | undefined {
-  const direct = partsToMeet(faceOf(portFace), cable.id, catalog, exposed).at(0);
+  const meeting = partsToMeet(faceOf(portFace), cable.id, catalog, exposed);
+  const ofOurSchool = ({ style, face }: Part): boolean => style === uhfShield && face.startsWith('uhf');
+  const direct = meeting.find(ofOurSchool) ?? meeting.at(0);
   if (direct) return { part: direct.id, chain: [] };
   const parts = partsFor(cable, catalog.parts.values(), exposed).filter(
     ({ style, face }) => !byHandOnly.has(style) && faceOf(face).body === 'plug' && !isReverse(faceOf(face)),

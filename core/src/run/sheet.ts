@@ -8,8 +8,9 @@ import type { Figure } from '../quantity/index.js';
 import type { RouteLength, Zone } from '../route/index.js';
 import type { ProfileStep, Wrap } from '../seal/index.js';
 import type { AnyPiece } from './design.js';
-import type { Reading } from './facts.js';
+import type { LogEntry, Reading } from './facts.js';
 import type { Reception } from './reception.js';
+import type { Slack } from './slack.js';
 import type { Snag } from './snag.js';
 import type { Stage, StageId } from './stages.js';
 
@@ -60,11 +61,20 @@ export interface EndSheet {
   /** `Main cable, radio end`. */
   name: string;
   atM: number;
+  /** Of the whole assembly, m. */
+  lengthM: number;
+  /** Does weather reach it? */
+  exposed: boolean;
   part: Part;
   cable: Cable;
   gauge: StripGauge;
   made: boolean;
+  farEndMade: boolean;
   failures: number;
+  /** Cable which this end has cost so far, m. */
+  lostM: number;
+  /** What was done differently, newest last. */
+  deviations: LogEntry[];
 }
 
 export interface ProofSheet {
@@ -132,6 +142,8 @@ export interface Sheet {
   ruler: RulerSamples;
   sweep: SweepSheet;
   route: RouteLength;
+  /** What the cable beyond the route is good for; none without legs. */
+  slack: Slack | undefined;
   ends: EndSheet[];
   cuts: (CutSheet & { pieceId: string; name: string; cable: Cable; done: boolean })[];
   proofs: ProofSheet[];

@@ -2,8 +2,9 @@ import { entry, type Catalog } from '../catalog/index.js';
 import { cutSheet } from '../cut/index.js';
 import { stripGauge } from '../make/index.js';
 import { expectations, judge } from '../prove/index.js';
+import { isExposed, zoneAt, type ZoneSpan } from '../route/index.js';
 import type { Assembly } from './design.js';
-import { latestReading, logged, readingValue, type Facts } from './facts.js';
+import { endMade, latestReading, logged, readingValue, type Facts } from './facts.js';
 import { jointProfile, jointWrap } from './jointWrap.js';
 import type { Layout } from './layout.js';
 import type { Practice } from './practice.js';
@@ -11,24 +12,36 @@ import type { EndSheet, ProofSheet, Sheet, WrapSheet } from './sheet.js';
 
 /** What the stages of the work show: ends, cuts, proofs and wraps, each with what is done. */
 
-export function endSheets(layout: Layout, catalog: Catalog, facts: Facts): EndSheet[] {
+export function endSheets(
+  layout: Layout,
+  catalog: Catalog,
+  facts: Facts,
+  spans: readonly ZoneSpan[],
+): EndSheet[] {
   return layout.pieces.flatMap(({ piece, fromM, toM }) => {
     if (piece.kind !== 'assembly') return [];
     const cable = entry(catalog.cables, piece.cable);
     return (['a', 'b'] as const).map((end): EndSheet => {
       const id = `${piece.id}.${end}`;
       const part = entry(catalog.parts, piece[end].part);
+      const atM = end === 'a' ? fromM : toM;
+      const about = facts.log.filter((one) => one.about === id);
       return {
         id,
         pieceId: piece.id,
         end,
         name: `${piece.label}, ${end === 'a' ? 'radio' : 'antenna'} end`,
-        atM: end === 'a' ? fromM : toM,
+        atM,
+        lengthM: piece.lengthM,
+        exposed: isExposed(zoneAt(spans, atM)),
         part,
         cable,
         gauge: stripGauge(part, cable),
-        made: logged(facts, 'end made', id),
-        failures: facts.log.filter(({ kind, about }) => kind === 'end failed' && about === id).length,
+        made: endMade(facts, id),
+        farEndMade: endMade(facts, `${piece.id}.${end === 'a' ? 'b' : 'a'}`),
+        failures: about.filter(({ kind }) => kind === 'end failed').length,
+        lostM: about.reduce((sum, one) => sum + (one.end?.lostM ?? 0), 0),
+        deviations: about.filter(({ kind }) => kind === 'deviation'),
       };
     });
   });
@@ -43,7 +56,7 @@ export function cutSheets(
 ): Sheet['cuts'] {
   return assemblies.map((piece) => {
     const cable = entry(catalog.cables, piece.cable);
-    const bothMade = (['a', 'b'] as const).every((end) => logged(facts, 'end made', `${piece.id}.${end}`));
+    const bothMade = (['a', 'b'] as const).every((end) => endMade(facts, `${piece.id}.${end}`));
     const sheet = cutSheet({
       cable,
       ends: [entry(catalog.parts, piece.a.part), entry(catalog.parts, piece.b.part)],

@@ -1,80 +1,38 @@
-import {
-  bareCentre,
-  continuity,
-  dressBraid,
-  finalCheck,
-  finishNut,
-  jacket,
-  partsCheck,
-  shortCheck,
-  signOff,
-  slideOn,
-  solderTip,
-  squareCut,
-  tug,
-} from '../commonSteps.js';
-import type { Recipe } from '../recipe.js';
+import { generalCard } from '../generalCard.js';
+import { commonPractice, type Recipe } from '../recipe.js';
+import { shortCheck } from '../steps/check.js';
+import { nutDown, shrinkDown } from '../steps/finish.js';
+import { crimpFerrule, fastenTip, neckUnder } from '../steps/join.js';
+import { centreTools, strippingTools } from '../steps/benches.js';
 
 /** UHF plug with a crimp neck: the neck goes under the braid, the conductor through the tip. */
 export const crimpUhf: Recipe = {
   id: 'crimp-uhf',
   name: 'UHF plug, crimp neck',
-  makes: (part) => part.style === 'crimp' && part.face.startsWith('uhf'),
-  tools: ({ part }) => [
-    'sharp cutter',
-    'jacket knife or strip tool',
-    'soft stiff brush',
-    `ratchet crimper, ${part.hexMm} mm hex`,
-    'iron and rosin solder, or tip crimper',
-    'ohm-meter',
+  makes: ({ style, face }) => style === 'crimp' && face.startsWith('uhf'),
+  tools: (input) => [
+    ...strippingTools(input),
+    { tool: 'crimper', hexMm: input.part.hexMm ?? undefined },
+    ...centreTools(input),
+    { tool: 'hot-air' },
+    { tool: 'meter' },
   ],
-  steps: (input) => [
-    partsCheck(input),
-    slideOn(input, ['nut', 'shrink', 'ferrule']),
-    squareCut,
-    jacket(input),
-    dressBraid(input),
-    bareCentre(input),
-    shortCheck('short1', 'Before the body goes on.'),
-    {
-      id: 'body',
-      name: 'Body',
-      title: 'Push the neck under the braid until it meets the jacket',
-      how: 'Twist gently. The conductor comes out of the tip, the braid stays outside the neck.',
-      looksRight: [
-        'neck hidden by braid, body against the jacket',
-        `conductor ${input.small(input.part.proudMm)} proud of the tip`,
+  steps: (input) =>
+    generalCard(input, {
+      slide: ['nut', 'shrink', 'ferrule'],
+      firstCheck: 'Before the body goes on.',
+      join: [
+        neckUnder(input),
+        shortCheck('short2', 'Body on, nothing crimped yet.'),
+        crimpFerrule(input),
+        fastenTip(input),
       ],
-      goesWrong: [
-        'braid pushed back in folds: the ferrule will not go over it',
-        'a strand went in with the conductor: pull out and look',
+      finish: [
+        nutDown({
+          goesWrong: ['nut left behind the ferrule the wrong way round: it cannot be saved'],
+        }),
+        shrinkDown(input),
       ],
-    },
-    shortCheck('short2', 'Body on, nothing crimped yet.'),
-    {
-      id: 'crimp',
-      name: 'Crimp',
-      title: `Ferrule up to the body, crimp with the ${input.part.hexMm} mm die`,
-      how: 'Half its length over neck and braid, half over the jacket. Close the tool until it lets go.',
-      looksRight: ['even hex, ferrule hard against the body'],
-      goesWrong: [
-        'wrong die: loose, or the neck is crushed',
-        'ferrule short of the body: braid shows and the joint is weak',
-      ],
-      caution: 'A ratchet tool does not let go until it is closed or its lever is pressed: fingers out.',
-      irreversible: true,
-    },
-    solderTip,
-    tug,
-    finalCheck,
-    continuity,
-    {
-      ...finishNut,
-      title: 'Nut down on the body, shrink over the ferrule, label on',
-      looksRight: ['nut turns freely and reaches the front', 'shrink covers ferrule and jacket'],
-      goesWrong: ['nut left behind the ferrule the wrong way round: it cannot be saved'],
-    },
-    signOff,
-  ],
-  source: 'common practice, no source; the part’s own sheet wins',
+    }),
+  source: commonPractice,
 };

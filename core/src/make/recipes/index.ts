@@ -1,29 +1,46 @@
-import type { Recipe } from '../recipe.js';
-import { crimpPin } from './crimpPin.js';
+import type { Recipe, Work, WorkId } from '../recipe.js';
+import { adhesiveShrink } from './adhesiveShrink.js';
+import { bulkheadJack } from './bulkheadJack.js';
+import { compressionF } from './compressionF.js';
+import { crimpBnc } from './crimpBnc.js';
+import { crimpF } from './crimpF.js';
+import { crimpSma } from './crimpSma.js';
 import { crimpUhf } from './crimpUhf.js';
-import { fPlug } from './fPlug.js';
-import { gland } from './gland.js';
+import { dipolePigtail } from './dipolePigtail.js';
+import { glandBnc } from './glandBnc.js';
+import { glandN } from './glandN.js';
+import { glandUhf } from './glandUhf.js';
 import { piercingUhf } from './piercingUhf.js';
 import { rcaPlug } from './rcaPlug.js';
+import { reEnd } from './reEnd.js';
 import { reducerUhf } from './reducerUhf.js';
+import { rightAngle } from './rightAngle.js';
 import { screwOnUhf } from './screwOnUhf.js';
 import { slotBnc } from './slotBnc.js';
 import { solderUhf } from './solderUhf.js';
-import { splitEnd } from './splitEnd.js';
 import { washersUhf } from './washersUhf.js';
 
-/** Every recipe; adding one touches this list and its own file only. */
+/** Every recipe for a new end; adding one touches this list and its own file only. */
 export const recipes: Recipe[] = [
   crimpUhf,
-  crimpPin,
-  gland,
   solderUhf,
   screwOnUhf,
   reducerUhf,
   washersUhf,
+  glandUhf,
   piercingUhf,
-  fPlug,
+  glandN,
+  glandBnc,
+  crimpBnc,
+  crimpSma,
   slotBnc,
+  rightAngle,
+  compressionF,
+  crimpF,
   rcaPlug,
-  splitEnd,
+  bulkheadJack,
+  dipolePigtail,
 ];
+
+/** Work on ends which exist. */
+export const works: Record<WorkId, Work> = { 're-end': reEnd, shrink: adhesiveShrink };

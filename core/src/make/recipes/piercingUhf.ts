@@ -1,57 +1,46 @@
-import {
-  continuity,
-  finalCheck,
-  finishNut,
-  partsCheck,
-  shortCheck,
-  signOff,
-  slideOn,
-  squareCut,
-  tug,
-} from '../commonSteps.js';
-import type { Recipe } from '../recipe.js';
+import { generalCard } from '../generalCard.js';
+import { commonPractice, type Recipe, type RecipeInput, type Step } from '../recipe.js';
+import { shortCheck } from '../steps/check.js';
+import { nutDown } from '../steps/finish.js';
+import { placed, ratchetCaution } from '../steps/words.js';
 
 /** UHF plug whose teeth go through the jacket: nothing is stripped. */
 export const piercingUhf: Recipe = {
   id: 'piercing-uhf',
   name: 'UHF plug, piercing',
-  makes: (part) => part.style === 'piercing',
-  tools: () => ['sharp cutter', 'the part’s own crimper or wide pliers', 'ohm-meter'],
-  steps: (input) => [
-    partsCheck(input),
-    slideOn(input, ['nut']),
-    {
-      ...squareCut,
-      goesWrong: [
-        'a slanted cut: the spike misses the strands',
-        'a strand of braid over the cut shorts to the centre',
-      ],
-    },
-    shortCheck('short1', 'The bare cut, before the connector.'),
-    {
-      id: 'push',
-      name: 'Push home',
-      title: 'Push the cable into the connector until it stops',
-      how: 'Straight, without turning. The spike enters the middle of the strands.',
-      looksRight: ['jacket against the stop', 'cable cannot be pushed further'],
-      goesWrong: ['bent spike: it comes out beside the strands and touches the braid'],
-    },
-    shortCheck('short2', 'Pushed home, teeth still open.'),
-    {
-      id: 'crimp',
-      name: 'Crimp',
-      title: 'Press the teeth through the jacket',
-      how: 'All the way, on both sides if the part has two rows.',
-      looksRight: ['teeth flush with the shell'],
-      goesWrong: ['pressed too deep: the braid is pushed into the dielectric'],
-      caution: 'A ratchet tool does not let go until it is closed or its lever is pressed: fingers out.',
-      irreversible: true,
-    },
-    tug,
-    finalCheck,
-    continuity,
-    finishNut,
-    signOff,
-  ],
-  source: 'common practice, no source; the part’s own sheet wins',
+  makes: ({ style }) => style === 'piercing',
+  tools: () => [{ tool: 'cutter' }, { tool: 'pliers' }, { tool: 'meter' }],
+  steps: (input) =>
+    generalCard(input, {
+      slide: ['nut'],
+      firstCheck: 'The bare cut, before the connector: a strand of braid over it shorts.',
+      join: [push(input), shortCheck('short2', 'Pushed home, teeth still open.'), teeth],
+      finish: [nutDown()],
+    }),
+  source: commonPractice,
+};
+
+const push = (input: RecipeInput): Step => ({
+  id: 'push',
+  name: 'Push home',
+  title: 'Push the cable into the connector until it stops',
+  how: 'Straight, without turning. The spike enters the middle of the strands.',
+  byTouch: 'Cable in line with the connector, push hard without turning until it stops.',
+  looksRight: ['jacket against the stop', 'cable cannot be pushed further'],
+  feelsRight: ['it stops hard'],
+  goesWrong: ['bent spike: it comes out beside the strands and touches the braid'],
+  places: placed(input, 'body'),
+});
+
+const teeth: Step = {
+  id: 'crimp',
+  name: 'Crimp',
+  title: 'Press the teeth through the jacket',
+  how: 'All the way, on both sides if the part has two rows.',
+  byTouch: 'Find the row of teeth with a fingertip, jaws over it, press until they are level with the shell.',
+  looksRight: ['teeth flush with the shell'],
+  feelsRight: ['teeth level with the shell'],
+  goesWrong: ['pressed too deep: the braid is pushed into the dielectric'],
+  caution: ratchetCaution,
+  irreversible: true,
 };

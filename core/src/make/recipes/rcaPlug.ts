@@ -1,55 +1,51 @@
-import {
-  bareCentre,
-  continuity,
-  dressBraid,
-  finalCheck,
-  heat,
-  jacket,
-  partsCheck,
-  shortCheck,
-  signOff,
-  slideOn,
-  squareCut,
-  tug,
-} from '../commonSteps.js';
-import type { Recipe } from '../recipe.js';
+import { generalCard } from '../generalCard.js';
+import { commonPractice, type Recipe, type RecipeInput, type Step } from '../recipe.js';
+import { strippingTools } from '../steps/benches.js';
+import { heat } from '../steps/join.js';
+import { placed } from '../steps/words.js';
 
 /** Push-on plug for receive antennas: centre into the pin, braid to the tab. */
 export const rcaPlug: Recipe = {
   id: 'rca-plug',
   name: 'RCA plug, soldered',
-  makes: (part) => part.style === 'solder' && part.face.startsWith('rca'),
-  tools: () => ['sharp cutter', 'jacket knife', 'iron and rosin solder', 'pliers', 'ohm-meter'],
-  steps: (input) => [
-    partsCheck(input),
-    slideOn(input, ['cover']),
-    squareCut,
-    jacket(input),
-    dressBraid(input),
-    bareCentre(input),
-    shortCheck('short1', 'Before the plug.'),
-    {
-      id: 'solder',
-      name: 'Solder',
-      title: 'Conductor into the hollow pin, braid to the tab; solder both',
-      how: 'Pin first. Let it cool, then the tab; close the strain clip over the jacket.',
-      looksRight: ['solder drawn into the pin, none outside', 'clip holds the jacket, not the braid'],
-      goesWrong: ['melted insulator: the pin leans and shorts'],
-      ...heat,
-      irreversible: true,
-    },
-    tug,
-    finalCheck,
-    continuity,
-    {
-      id: 'cover',
-      name: 'Cover',
-      title: 'Screw the cover on, label on',
-      how: 'It must not turn the cable with it.',
-      looksRight: ['cover home'],
-      goesWrong: ['cover forgotten on the bench: cut off and start again'],
-    },
-    signOff,
+  makes: ({ style, face }) => style === 'solder' && face.startsWith('rca'),
+  tools: (input) => [
+    ...strippingTools(input),
+    { tool: 'fine-iron' },
+    { tool: 'pliers' },
+    { tool: 'meter' },
   ],
-  source: 'common practice, no source; the part’s own sheet wins',
+  steps: (input) =>
+    generalCard(input, {
+      slide: ['cover'],
+      firstCheck: 'Before the plug.',
+      join: [solder(input)],
+      finish: [cover],
+    }),
+  source: commonPractice,
+};
+
+const solder = (input: RecipeInput): Step => ({
+  id: 'solder',
+  name: 'Solder',
+  title: 'Conductor into the hollow pin, braid to the tab; solder both',
+  how: 'Pin first. Let it cool, then the tab; close the strain clip over the jacket.',
+  byTouch: 'Conductor into the pin, iron on its side, count; when cold the braid on the tab. Bend the clip over the jacket.',
+  looksRight: ['solder drawn into the pin, none outside', 'clip holds the jacket, not the braid'],
+  feelsRight: ['pin smooth', 'the clip holds the jacket'],
+  goesWrong: ['melted insulator: the pin leans and shorts'],
+  places: placed(input, 'body'),
+  ...heat,
+  irreversible: true,
+});
+
+const cover: Step = {
+  id: 'cover',
+  name: 'Cover',
+  title: 'Screw the cover on, label on',
+  how: 'It must not turn the cable with it.',
+  byTouch: 'Hold plug and cable together in one hand, turn the cover with the other.',
+  looksRight: ['cover home'],
+  feelsRight: ['cover tight, cable not twisted'],
+  goesWrong: ['cover forgotten on the bench: cut off and start again'],
 };

@@ -1,68 +1,53 @@
-import {
-  bareCentre,
-  continuity,
-  finalCheck,
-  finishNut,
-  foldBack,
-  heat,
-  jacket,
-  partsCheck,
-  shortCheck,
-  signOff,
-  slideOn,
-  solderTip,
-  squareCut,
-  tug,
-} from '../commonSteps.js';
-import type { Recipe } from '../recipe.js';
+import { generalCard } from '../generalCard.js';
+import { commonPractice, type Recipe, type RecipeInput, type Step } from '../recipe.js';
+import { strippingTools } from '../steps/benches.js';
+import { shortCheck } from '../steps/check.js';
+import { nutDown, shrinkDown } from '../steps/finish.js';
+import { solderHoles, solderTip } from '../steps/join.js';
+import { bareCentre, foldBack } from '../steps/prepare.js';
+import { placed } from '../steps/words.js';
 
 /** UHF plug for 10 mm cable with a reducer for thin cable; the braid lies over the reducer’s nose. */
 export const reducerUhf: Recipe = {
   id: 'reducer-uhf',
   name: 'UHF plug with reducer',
-  makes: (part) => part.style === 'reducer',
-  tools: () => [
-    'sharp cutter',
-    'jacket knife',
-    'soft stiff brush',
-    'pliers with a cloth',
-    'iron and rosin solder',
-    'ohm-meter',
+  makes: ({ style }) => style === 'reducer',
+  tools: (input) => [
+    ...strippingTools(input),
+    { tool: 'pliers' },
+    { tool: 'fine-iron' },
+    { tool: 'hot-air' },
+    { tool: 'meter' },
   ],
-  steps: (input) => [
-    partsCheck(input),
-    slideOn(input, ['nut', 'shrink', 'reducer']),
-    squareCut,
-    jacket(input),
-    foldBack(input, 'the reducer’s nose'),
-    bareCentre(input),
-    shortCheck('short1', 'Braid on the reducer, body still off.'),
-    {
-      id: 'body',
-      name: 'Body',
-      title: 'Screw the reducer into the body, conductor through the tip',
-      how: 'Hold the cable still, turn the body. The braid is caught between reducer and body.',
-      looksRight: ['reducer home, braid showing in the holes'],
-      goesWrong: ['cable turned along: the braid shears off'],
-    },
-    shortCheck('short2', 'Screwed home, nothing soldered yet.'),
-    {
-      id: 'holes',
-      name: 'Holes',
-      title: 'Solder the braid through the holes of the body',
-      how: 'Heat the body, brief. Parts made to be pressed only are left as they are: see their sheet.',
-      looksRight: ['solder drawn round braid and reducer'],
-      goesWrong: ['thin cable’s insulation melts quickly: cool between the holes'],
-      ...heat,
-      irreversible: true,
-    },
-    shortCheck('short3', 'Cold again.'),
-    solderTip,
-    tug,
-    finalCheck,
-    continuity,
-    { ...finishNut, title: 'Nut down on the body, shrink over reducer and jacket, label on' },
-    signOff,
-  ],
-  source: 'common practice, no source; the part’s own sheet wins',
+  steps: (input) =>
+    generalCard(input, {
+      slide: ['nut', 'shrink', 'reducer'],
+      prepare: [foldBack(input, 'the reducer’s nose'), bareCentre(input)],
+      firstCheck: 'Braid on the reducer, body still off.',
+      join: [
+        body(input),
+        shortCheck('short2', 'Screwed home, nothing soldered yet.'),
+        solderHoles({
+          how: 'Heat the body, brief. Parts made to be pressed only are left as they are: see their sheet.',
+          looksRight: ['solder drawn round braid and reducer'],
+          goesWrong: ['thin cable’s insulation melts quickly: cool between the holes'],
+        }),
+        shortCheck('short3', 'Cold again.'),
+        solderTip,
+      ],
+      finish: [nutDown(), shrinkDown(input, 'the reducer')],
+    }),
+  source: commonPractice,
 };
+
+const body = (input: RecipeInput): Step => ({
+  id: 'body',
+  name: 'Body',
+  title: 'Screw the reducer into the body, conductor through the tip',
+  how: 'Hold the cable still, turn the body. The braid is caught between reducer and body.',
+  byTouch: 'Cable still in one hand, turn the body with the other until it stops; a pin’s point finds braid in the holes.',
+  looksRight: ['reducer home, braid showing in the holes'],
+  feelsRight: ['it stops hard', 'conductor felt at the tip'],
+  goesWrong: ['cable turned along: the braid shears off'],
+  places: placed(input, 'body'),
+});

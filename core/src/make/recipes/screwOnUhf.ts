@@ -1,67 +1,69 @@
-import {
-  bareCentre,
-  continuity,
-  finalCheck,
-  finishNut,
-  foldBack,
-  jacket,
-  partsCheck,
-  shortCheck,
-  signOff,
-  slideOn,
-  solderTip,
-  squareCut,
-  tug,
-} from '../commonSteps.js';
-import type { Recipe } from '../recipe.js';
+import { generalCard } from '../generalCard.js';
+import { commonPractice, type Recipe, type RecipeInput, type Step } from '../recipe.js';
+import { strippingTools } from '../steps/benches.js';
+import { shortCheck } from '../steps/check.js';
+import { nutDown } from '../steps/finish.js';
+import { solderTip } from '../steps/join.js';
+import { bareCentre, foldBack } from '../steps/prepare.js';
+import { placed } from '../steps/words.js';
 
 /** UHF plug whose body is screwed over the braid folded back: quick, no iron on the shield; it must not turn afterwards. */
 export const screwOnUhf: Recipe = {
   id: 'screw-on-uhf',
   name: 'UHF plug, screwed over the braid folded back',
-  makes: (part) => part.style === 'screw-on',
-  tools: () => [
-    'sharp cutter',
-    'jacket knife',
-    'soft stiff brush',
-    'pliers with a cloth',
-    'iron and rosin solder',
-    'ohm-meter',
+  makes: ({ style }) => style === 'screw-on',
+  tools: (input) => [
+    ...strippingTools(input),
+    { tool: 'pliers' },
+    { tool: 'fine-iron' },
+    { tool: 'meter' },
   ],
-  steps: (input) => [
-    partsCheck(input),
-    slideOn(input, ['nut']),
-    squareCut,
-    jacket(input),
-    foldBack(input, 'the jacket'),
-    bareCentre(input),
-    shortCheck('short1', 'Before the body goes on.'),
-    {
-      id: 'body',
-      name: 'Body',
-      title: 'Screw the body down over the braid until the conductor shows at the tip',
-      how: 'Start it straight by hand, finish with pliers. It cuts its thread into braid and jacket.',
-      looksRight: ['body straight, braid just seen behind it', 'conductor through the tip'],
-      goesWrong: [
-        'foil under the braid wrinkles and may touch the centre',
-        'turned back once: it holds less the second time',
-      ],
-    },
-    shortCheck('short2', 'Body home, tip not soldered yet.'),
-    solderTip,
-    {
-      id: 'whiskers',
-      name: 'Whiskers',
-      title: 'Trim the braid’s whiskers behind the body, a turn or two of tape over them',
-      how: 'Tape or thin shrink keeps the body from turning and breaking the centre.',
-      looksRight: ['no strand stands out', 'the nut still passes over it'],
-      goesWrong: ['left as it is: the body turns when the nut is tightened and twists the centre off'],
-    },
-    tug,
-    finalCheck,
-    continuity,
-    finishNut,
-    signOff,
+  steps: (input) =>
+    generalCard(input, {
+      slide: ['nut'],
+      prepare: [foldBack(input, 'the jacket'), bareCentre(input), tinCentre],
+      firstCheck: 'Before the body goes on.',
+      join: [body(input), shortCheck('short2', 'Body home, tip not soldered yet.'), solderTip, whiskers],
+      finish: [nutDown()],
+    }),
+  source: commonPractice,
+};
+
+const tinCentre: Step = {
+  id: 'tin',
+  name: 'Tin centre',
+  title: 'Tin the centre, thinly, and let it cool',
+  how: 'A skin only: it must pass through the tip. It keeps the strands together on the way.',
+  byTouch: 'A touch of solder while the iron lies along the wire; when cold it is one stiff smooth wire.',
+  looksRight: ['strands one wire, no thicker than before'],
+  feelsRight: ['one stiff smooth wire'],
+  goesWrong: ['a blob: the conductor does not pass the tip'],
+  caution: 'The iron burns. Ventilate, and keep your face out of the smoke.',
+  timerS: 2,
+};
+
+const body = (input: RecipeInput): Step => ({
+  id: 'body',
+  name: 'Body',
+  title: 'Screw the body down over the braid until the conductor shows at the tip',
+  how: 'Start it straight by hand, finish with pliers. It cuts its thread into braid and jacket.',
+  byTouch: 'Start it by hand, the cable in line with the palm; turn until the conductor pricks at the tip.',
+  looksRight: ['body straight, braid just seen behind it', 'conductor through the tip'],
+  feelsRight: ['turning gets steadily harder', 'conductor felt at the tip'],
+  goesWrong: [
+    'foil under the braid wrinkles and may touch the centre',
+    'turned back once: it holds less the second time',
   ],
-  source: 'common practice, no source; the part’s own sheet wins',
+  places: placed(input, 'body'),
+});
+
+const whiskers: Step = {
+  id: 'whiskers',
+  name: 'Whiskers',
+  title: 'Trim the braid’s whiskers behind the body, a turn or two of tape over them',
+  how: 'Tape or thin shrink keeps the body from turning and breaking the centre.',
+  byTouch: 'Cut what pricks behind the body; a turn or two of tape, half on body, half on jacket.',
+  looksRight: ['no strand stands out', 'the nut still passes over it'],
+  feelsRight: ['nothing pricks', 'the nut still passes over it'],
+  goesWrong: ['left as it is: the body turns when the nut is tightened and twists the centre off'],
 };

@@ -1,79 +1,55 @@
-import {
-  bareCentre,
-  continuity,
-  dressBraid,
-  finalCheck,
-  finishNut,
-  heat,
-  jacket,
-  partsCheck,
-  shortCheck,
-  signOff,
-  slideOn,
-  solderTip,
-  squareCut,
-  tug,
-} from '../commonSteps.js';
-import type { Recipe } from '../recipe.js';
+import { generalCard } from '../generalCard.js';
+import { commonPractice, type Recipe, type RecipeInput, type Step } from '../recipe.js';
+import { strippingTools } from '../steps/benches.js';
+import { shortCheck } from '../steps/check.js';
+import { nutDown } from '../steps/finish.js';
+import { heat, solderHoles, solderTip } from '../steps/join.js';
+import { bareCentre, dressBraid } from '../steps/prepare.js';
+import { placed } from '../steps/words.js';
 
 /** UHF plug soldered through the holes of its body: it cannot turn, and it wants a hot iron and a short time. */
 export const solderUhf: Recipe = {
   id: 'solder-uhf',
   name: 'UHF plug, soldered through its holes',
-  makes: (part) => part.style === 'solder' && part.face.startsWith('uhf'),
-  tools: () => [
-    'sharp cutter',
-    'jacket knife',
-    'soft stiff brush',
-    'iron of 80 W or more, rosin solder',
-    'ohm-meter',
-  ],
-  steps: (input) => [
-    partsCheck(input),
-    slideOn(input, ['nut']),
-    squareCut,
-    jacket(input),
-    dressBraid(input),
-    {
-      id: 'tin',
-      name: 'Tin',
-      title: 'Tin the braid, thinly',
-      how: 'Hot iron, little solder, all round; it must still enter the body. Let it cool.',
-      looksRight: ['one smooth skin, the weave still to be seen'],
-      goesWrong: ['lumps: the body does not go over it', 'too long: the dielectric softens under it'],
-      ...heat,
-    },
-    bareCentre(input),
-    shortCheck('short1', 'Cold, before the body goes on.'),
-    {
-      id: 'body',
-      name: 'Body',
-      title: 'Screw the body on until the braid shows in its holes',
-      how: 'Turn the body, hold the cable. The jacket’s edge grips in its thread, the conductor comes out of the tip.',
-      looksRight: ['tinned braid behind every hole', 'conductor through the tip'],
-      goesWrong: ['a strand pushed forward touches the centre'],
-    },
-    shortCheck('short2', 'Body on, nothing soldered yet.'),
-    {
-      id: 'holes',
-      name: 'Holes',
-      title: 'Solder braid to body through the holes',
-      how: 'Heat the body, not the braid; feed solder into one hole after the other. Cool between them.',
-      looksRight: ['solder bright, drawn round braid and hole'],
-      goesWrong: [
-        'a grey lump on the body only: a cold joint that turns later',
-        'heated for long: the insulation melts and the centre wanders into the braid',
+  makes: ({ style, face }) => style === 'solder' && face.startsWith('uhf'),
+  tools: (input) => [...strippingTools(input), { tool: 'heavy-iron' }, { tool: 'meter' }],
+  steps: (input) =>
+    generalCard(input, {
+      slide: ['nut'],
+      prepare: [dressBraid(input), tin, bareCentre(input)],
+      firstCheck: 'Cold, before the body goes on.',
+      join: [
+        body(input),
+        shortCheck('short2', 'Body on, nothing soldered yet.'),
+        solderHoles(),
+        shortCheck('short3', 'Cold again: melted insulation shows now.'),
+        solderTip,
       ],
-      ...heat,
-      irreversible: true,
-    },
-    shortCheck('short3', 'Cold again: melted insulation shows now.'),
-    solderTip,
-    tug,
-    finalCheck,
-    continuity,
-    finishNut,
-    signOff,
-  ],
-  source: 'common practice, no source; the part’s own sheet wins',
+      finish: [nutDown()],
+    }),
+  source: commonPractice,
 };
+
+const tin: Step = {
+  id: 'tin',
+  name: 'Tin',
+  title: 'Tin the braid, thinly',
+  how: 'Hot iron, little solder, all round; it must still enter the body. Let it cool.',
+  byTouch: 'Iron’s side on the braid, turn the cable, a touch of solder at each quarter. When cold it is stiff and still round.',
+  looksRight: ['one smooth skin, the weave still to be seen'],
+  feelsRight: ['stiff, round, the weave still to be felt', 'it enters the body'],
+  goesWrong: ['lumps: the body does not go over it', 'too long: the dielectric softens under it'],
+  ...heat,
+};
+
+const body = (input: RecipeInput): Step => ({
+  id: 'body',
+  name: 'Body',
+  title: 'Screw the body on until the braid shows in its holes',
+  how: 'Turn the body, hold the cable. The jacket’s edge grips in its thread, the conductor comes out of the tip.',
+  byTouch: 'Turn the body on until a pin’s point finds metal in every hole and the conductor pricks at the tip.',
+  looksRight: ['tinned braid behind every hole', 'conductor through the tip'],
+  feelsRight: ['metal behind every hole', 'conductor felt at the tip'],
+  goesWrong: ['a strand pushed forward touches the centre'],
+  places: placed(input, 'body'),
+});

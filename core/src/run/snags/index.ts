@@ -6,7 +6,7 @@ import { averagePower } from './averagePower.js';
 import { bendRadius } from './bendRadius.js';
 import { cableFit } from './cableFit.js';
 import { cheaperCable } from './cheaperCable.js';
-import { dieNotOwned } from './dieNotOwned.js';
+import { toolNotOwned } from './toolNotOwned.js';
 import { flexingCentre } from './flexingCentre.js';
 import { foilScrewOn } from './foilScrewOn.js';
 import { handheldPort } from './handheldPort.js';
@@ -41,7 +41,7 @@ export const snagRules: SnagRule[] = [
   bendRadius,
   flexingCentre,
   foilScrewOn,
-  dieNotOwned,
+  toolNotOwned,
   handheldPort,
   adapterStack,
   wornPort,

@@ -106,10 +106,10 @@ describe('foilScrewOn', () => {
 });
 
 // The shop’s own list of dies.
-describe('dieNotOwned', () => {
+describe('toolNotOwned', () => {
   const withDies = (diesMm: number[]): ReturnType<typeof snagsOf> =>
     evaluate(aRun(), catalog, { practice: { ...defaultPractice, diesMm } }).snags.filter(({ id }) =>
-      id.startsWith('die@'),
+      id.startsWith('tool@'),
     );
   it('says the die that is missing and offers a part without one', () => {
     const [snag] = withDies([5.4, 6.5]);

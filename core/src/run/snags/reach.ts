@@ -1,5 +1,6 @@
 import { formatLength } from '../../quantity/index.js';
 import type { Assembly } from '../design.js';
+import { slackOf } from '../slack.js';
 import type { Snag, SnagRule } from '../snag.js';
 
 /** How much longer than the route a run may be before it is worth a word, m. */
@@ -7,8 +8,8 @@ const SPARE_M = 3;
 
 const say = (metres: number): string => formatLength(metres, { system: 'metric' });
 
-/** The pieces against the route: too short is a stop, much too long a note. */
-export const reach: SnagRule = ({ design, layout, route }) => {
+/** The pieces against the route: too short is a stop, no cable for a re-make a caution, much too long a note. */
+export const reach: SnagRule = ({ design, layout, route, practice, facts }) => {
   if (design.legs.length === 0) {
     if (design.pieces.length === 0) return [];
     return [
@@ -32,15 +33,17 @@ export const reach: SnagRule = ({ design, layout, route }) => {
       },
     ];
   }
-  const spareM = layout.totalM - route.total.value;
+  const slack = slackOf(design, layout.totalM, practice, facts);
   const longest = design.pieces
     .filter((piece): piece is Assembly => piece.kind === 'assembly')
     .reduce<Assembly | undefined>(
       (best, piece) => (best && best.lengthM >= piece.lengthM ? best : piece),
       undefined,
     );
-  if (!longest) return [];
-  const wantedM = Math.ceil((longest.lengthM - spareM) * 100) / 100;
+  if (!slack || !longest) return [];
+  const shortM = Math.max(0, slack.reservedM - slack.spareM);
+  const longM = slack.spareM - slack.reservedM;
+  const wantedM = Math.ceil((longest.lengthM - longM) * 100) / 100;
   const shared = {
     id: 'reach@run',
     stage: 'route',
@@ -59,18 +62,15 @@ export const reach: SnagRule = ({ design, layout, route }) => {
     source: 'sum of the legs, their slack and the re-makes',
   } as const;
   const asked = `The route asks for ${say(route.total.value)} with slack and re-makes; the pieces make ${say(layout.totalM)}.`;
-  const tooShort: Snag = {
-    ...shared,
-    level: 'stop',
-    what: `Does not reach: ${say(-spareM)} short`,
-    why: asked,
-  };
-  const tooLong: Snag = {
-    ...shared,
-    level: 'note',
-    what: `${say(spareM)} longer than the route`,
-    why: asked,
-  };
-  if (spareM < -0.005) return [tooShort];
-  return spareM > SPARE_M + 0.1 * route.total.value ? [tooLong] : [];
+  const snag = (level: Snag['level'], what: string, why: string): Snag[] => [{ ...shared, level, what, why }];
+  if (slack.spareM < -0.005) return snag('stop', `Does not reach: ${say(-slack.spareM)} short`, asked);
+  if (shortM > 0.005)
+    return snag(
+      'caution',
+      slack.remakes === 0
+        ? 'Reaches, with no cable for a re-make'
+        : `Reaches, with cable for ${slack.remakes} ${slack.remakes === 1 ? 're-make' : 're-makes'} only`,
+      `${asked} ${slack.endsToMake} ${slack.endsToMake === 1 ? 'end is' : 'ends are'} still to be made.`,
+    );
+  return longM > SPARE_M + 0.1 * route.total.value ? snag('note', `${say(longM)} longer than the route`, asked) : [];
 };

@@ -1,0 +1,28 @@
+import { generalCard } from '../generalCard.js';
+import { commonPractice, type Recipe } from '../recipe.js';
+import { bareCentre, dressBraid } from '../steps/prepare.js';
+import { sealSplit, solderTails, split, splitTools } from '../steps/split.js';
+import { placed } from '../steps/words.js';
+
+/** A panel jack, as at a dipole’s centre: conductor into its cup, braid to its tag. */
+export const bulkheadJack: Recipe = {
+  id: 'bulkhead-jack',
+  name: 'bulkhead jack',
+  // A corrugated tube has no braid to twist into a tail.
+  makes: ({ style }, cable) => cable.shieldKind !== 'tube' && style === 'bulkhead',
+  tools: splitTools,
+  steps: (input) =>
+    generalCard(input, {
+      slide: ['shrink'],
+      prepare: [dressBraid(input), bareCentre(input), split],
+      firstCheck: 'Both tails free.',
+      join: [
+        solderTails({
+          title: 'Centre into the jack’s cup, braid to its tag; solder both',
+          places: placed(input, 'body'),
+        }),
+      ],
+      finish: [sealSplit(input)],
+    }),
+  source: commonPractice,
+};

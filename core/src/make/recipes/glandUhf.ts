@@ -1,0 +1,22 @@
+import { generalCard } from '../generalCard.js';
+import { commonPractice, type Recipe } from '../recipe.js';
+import { glandStack, glandTools, tippedGland, topHat } from '../steps/glandSteps.js';
+import { bareCentre, dressBraid } from '../steps/prepare.js';
+
+/** UHF gland part: clamped first, the tip soldered last and filled outdoors. A corrugated tube has no braid to fold: its part’s own sheet says how it is flared. */
+export const glandUhf: Recipe = {
+  id: 'gland-uhf',
+  name: 'UHF plug, gland',
+  makes: ({ style, face }, cable) =>
+    style === 'gland' && cable.shieldKind !== 'tube' && face.startsWith('uhf'),
+  tools: glandTools,
+  steps: (input) =>
+    generalCard(input, {
+      slide: glandStack,
+      prepare: [dressBraid(input), topHat(input), bareCentre(input)],
+      firstCheck: 'Hat on, before anything is fastened.',
+      join: tippedGland(input),
+      finish: [],
+    }),
+  source: commonPractice,
+};

@@ -1,0 +1,31 @@
+import type { FaceCode } from '../../catalog/index.js';
+import type { RecipeInput, Step } from '../recipe.js';
+import type { ToolNeed } from '../tools.js';
+import { centreTools, strippingTools } from './benches.js';
+import { shortCheck } from './check.js';
+import { clickIn, crimpFerrule, pinOn } from './join.js';
+
+/** What crimp parts with a captive pin share. */
+
+/** Series whose pins and ferrules want a lens. */
+export const isSmall = (face: FaceCode): boolean => /^(rp-)?sma|^fme/.test(face);
+
+export const captivePinTools = (input: RecipeInput): ToolNeed[] => [
+  ...strippingTools(input),
+  ...centreTools(input),
+  { tool: 'crimper', hexMm: input.part.hexMm ?? undefined },
+  { tool: 'hot-air' },
+  { tool: 'meter' },
+];
+
+export const captivePinJoin = (input: RecipeInput): Step[] => [
+  pinOn(input),
+  shortCheck('short2', 'Pin on, before it goes into the body: past the click there is no going back.'),
+  clickIn(input),
+  crimpFerrule(input, {
+    title: `Trim the braid to the neck, ferrule up, crimp with the ${input.part.hexMm} mm die`,
+    how: 'Ferrule hard against the body. Close the tool until it lets go.',
+    looksRight: ['even hex, no braid showing'],
+    goesWrong: ['wrong die: it slips off in a tug, or crushes the dielectric'],
+  }),
+];

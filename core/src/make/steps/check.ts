@@ -1,0 +1,91 @@
+import type { RecipeInput, Step } from '../recipe.js';
+
+/** What is measured and pulled, before and after the point of no return. */
+
+export const shortCheck = (id: string, when: string): Step => ({
+  id,
+  name: 'Short check',
+  title: 'Measure centre to braid',
+  how: `${when} The far end is open.`,
+  byTouch: `One lead on the centre, one on the braid, the far end open: a meter that beeps must stay silent.`,
+  looksRight: ['open: above 100 MΩ, or over range'],
+  feelsRight: ['no beep'],
+  goesWrong: ['a few ohms: a strand touches the centre; find it now'],
+  reading: 'short check',
+});
+
+export const tug: Step = {
+  id: 'tug',
+  name: 'Tug',
+  title: 'Pull the connector, firmly, once',
+  how: 'Hold the cable, not the coupling nut.',
+  byTouch: 'One hand on the body, one on the jacket, a thumb across the edge between them: pull, and try to turn.',
+  looksRight: ['nothing moves'],
+  feelsRight: ['the edge under the thumb stays where it was'],
+  goesWrong: ['it turns or slips: wrong die, or the neck went over the braid; cut off and start again'],
+};
+
+export const finalCheck: Step = {
+  id: 'prove',
+  name: 'Prove',
+  title: 'Measure centre to shell again',
+  how: 'Flex the cable behind the connector while you watch the meter.',
+  byTouch: 'One lead on the centre, one on the shell; flex the cable behind the connector: the meter stays silent.',
+  looksRight: ['open, and it stays open when flexed'],
+  feelsRight: ['no beep, not even while it is flexed'],
+  goesWrong: ['a short now came with the closing: this end is cut off'],
+  reading: 'insulation',
+};
+
+/** Both conductors at once when the far end is finished; the centre alone before that. */
+export const through = ({ farEndMade }: RecipeInput): Step =>
+  farEndMade
+    ? {
+        id: 'through',
+        name: 'Loop',
+        title: 'Join pin and shell at the far end, measure the loop here',
+        how: 'A clip or a short plug at the far end; zero the leads first. Take the clip off again.',
+        byTouch: 'A clip across pin and shell at the far end; here the meter beeps without a break while the cable is flexed.',
+        looksRight: ['the copper of this length, there and back, and not more'],
+        feelsRight: ['a steady beep, no crackle'],
+        goesWrong: [
+          'open or jumping: a pin does not hold the conductor, or the braid is not held',
+          'too high: a cold joint or a corroded braid',
+        ],
+        reading: 'loop',
+      }
+    : {
+        id: 'through',
+        name: 'Through',
+        title: 'Measure tip to the far conductor',
+        how: 'Centre to centre, from the tip to the bare conductor at the other end.',
+        byTouch: 'One lead on the tip, one on the far conductor: a steady beep while the cable is flexed.',
+        looksRight: ['well under an ohm for a jumper, the copper of its length for a long cable'],
+        feelsRight: ['a steady beep, no crackle'],
+        goesWrong: ['open or jumping: the pin does not hold the conductor'],
+        reading: 'continuity',
+      };
+
+export const secondPerson: Step = {
+  id: 'second',
+  name: 'Second person',
+  title: 'Let somebody else look, pull and measure',
+  how: 'Hand over cable and meter; whoever did not make this end says who they are.',
+  byTouch: 'Hand over cable and meter; whoever did not make this end says who they are.',
+  looksRight: ['the second person reads the same'],
+  feelsRight: ['the second person’s tug moves nothing'],
+  goesWrong: ['the two readings differ: measure again with the leads zeroed'],
+  school: 'Our practice: two people check each end. What one hand has just made, its eyes see as right.',
+  secondPerson: true,
+};
+
+export const signOff: Step = {
+  id: 'sign',
+  name: 'Sign off',
+  title: 'Sign this end off',
+  how: 'Who made it, and the readings, go into the log of the run with the time.',
+  byTouch: 'Say or type who made it; the readings go into the log of the run with the time.',
+  looksRight: ['label on, nut runs free, shrink in place'],
+  feelsRight: ['label, nut and shrink each found once more'],
+  goesWrong: [],
+};

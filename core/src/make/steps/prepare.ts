@@ -1,0 +1,180 @@
+import { markingOf } from '../marking.js';
+import type { RecipeInput, Step } from '../recipe.js';
+import { schoolsOfMarking, schoolsOfUnbraiding, type School } from '../schools.js';
+import { hasPart, listed, placed, stretch } from './words.js';
+
+/** From the parts in the bag to a prepared end: what every card begins with. */
+
+export const partsCheck = ({ part }: RecipeInput): Step => ({
+  id: 'parts',
+  name: 'Parts',
+  title: `Lay out the ${part.train.length} parts in a row`,
+  how: `In sliding order: ${part.train.map((item) => item.name).join(', ')}.`,
+  byTouch: `Lay them left to right in sliding order and count them: ${part.train.map((item) => item.name).join(', ')}.`,
+  looksRight: ['every part is there and clean', 'the bore of the part takes the cable'],
+  feelsRight: [`${part.train.length} pieces under the fingers, none with a burr`, 'the cable enters the bore'],
+  goesWrong: ['a part is missing: find it now, not after the crimp'],
+});
+
+export const slideOn = (input: RecipeInput, ids: string[]): Step => {
+  const items = placed(input, ...ids);
+  return {
+    id: 'slide',
+    name: 'Slide on',
+    title: `Slide on ${listed(items.map((item) => item.name))}`,
+    how: 'In this order, each the right way round, well back from the end.',
+    byTouch: 'Feel each for its front before it goes on: thread, nose or rim as named. Push it an arm’s length back.',
+    looksRight: items.map(
+      ({ name, direction }) => `${name}${direction ? `: ${direction}` : ' on the cable'}`,
+    ),
+    feelsRight: items.map(
+      ({ name, direction }) => `${name} slides freely${direction ? `, ${direction}` : ''}`,
+    ),
+    goesWrong: ['forgotten or back to front: the finished end has to be cut off'],
+    places: items,
+    confirm: true,
+  };
+};
+
+export const squareCut: Step = {
+  id: 'cut',
+  name: 'Square cut',
+  title: 'Cut the cable’s end square',
+  how: 'Sharp cutter, one go. Turn the cable and look from the side.',
+  byTouch: 'Hold the cutter across the cable, not aslant; one firm squeeze. Turn the cut face on a flat fingertip.',
+  looksRight: ['round, not squashed', 'the face is square to the jacket'],
+  feelsRight: ['flat face, no edge standing out as you turn it', 'the end is still round'],
+  goesWrong: ['a slanted end makes every strip length wrong on one side'],
+  caution: 'Cut away from the thumb.',
+};
+
+const chosen = <T extends string>(schools: School<T>[], value: T): string => {
+  const school = schools.find((one) => one.value === value);
+  return school ? `Our practice: ${school.label.toLowerCase()}. ${school.why}` : '';
+};
+
+/** Where to cut, marked the shop's way. */
+export const mark = (input: RecipeInput): Step => {
+  const { gauge, schools } = input;
+  const { title, how, right } = markingOf(input);
+  return {
+    id: 'mark',
+    name: 'Mark',
+    title,
+    how,
+    byTouch: `${gauge.partAsGauge} Hold a thumbnail there and start the blade at it.`,
+    looksRight: right,
+    feelsRight: ['the mark is where the part says, felt twice'],
+    goesWrong: [
+      'measured from a slanted cut: every length is out',
+      'the figures of another part: some sold for the same cable differ by a millimetre',
+    ],
+    gauge: 'jacket',
+    school: chosen(schoolsOfMarking, schools.marking),
+  };
+};
+
+export const jacket = ({ gauge, small, schools }: RecipeInput): Step => ({
+  id: 'jacket',
+  name: 'Jacket',
+  title: `Take the jacket off, ${small(gauge.jacketCutMm)} back from the cut`,
+  how:
+    schools.marking === 'tool'
+      ? 'Clamp the tool on, turn it three to five times until it runs free, pull straight off.'
+      : 'Score it all round, do not press to the braid. Flex until it parts, pull it off straight.',
+  byTouch:
+    'Rest the blade at your thumbnail, turn the cable and not the knife. Bend the cable: the score opens and the jacket slides off.',
+  looksRight: ['braid bright and whole, no strand cut', 'edge square, jacket end smooth'],
+  feelsRight: ['the edge is even all round under a nail', 'braid springy, no cut strand pricks'],
+  goesWrong: [
+    'a ring of cut strands: the crimp holds nothing; start again',
+    'black or wet braid: cut back until it is bright and dry',
+  ],
+  caution: 'Blade away from the thumb.',
+  gauge: 'jacket',
+});
+
+/** Where a neck goes under the braid it need not be undone. */
+const canStayWoven = (input: RecipeInput): boolean =>
+  input.part.neckOuterMm !== null && hasPart(input, 'ferrule');
+
+const toolOf = (input: RecipeInput): 'brush' | 'pick' | 'push under' =>
+  input.schools.unbraiding === 'push under' && !canStayWoven(input) ? 'brush' : input.schools.unbraiding;
+
+const combing = {
+  brush: 'Comb it back, turning a soft stiff brush round the cable.',
+  pick: 'Open it from the cut with a blunt pick, a few crossings at a time, never pulling.',
+  'push under': 'Leave it woven; open only its mouth a little, so that the neck finds its way under.',
+};
+
+export const dressBraid = (input: RecipeInput): Step => {
+  const { gauge, small } = input;
+  const tool = toolOf(input);
+  return {
+    id: 'braid',
+    name: 'Braid',
+    title: `Trim the braid to ${small(stretch(gauge, 'braid'))}`,
+    how: `${combing[tool]} Trim with fine scissors.`,
+    byTouch: `${combing[tool]} Pinch the braid flat and cut along your fingertips, turning the cable.`,
+    looksRight: ['even all round', 'no loose strands left on the dielectric'],
+    feelsRight: ['one smooth edge round the cable', 'the dielectric is clean under a fingertip'],
+    goesWrong: ['a stray strand finds the centre and shorts the end'],
+    gauge: 'braid',
+    school: chosen(schoolsOfUnbraiding, tool),
+  };
+};
+
+/** Braid combed and turned back over what lies behind it. */
+export const foldBack = (input: RecipeInput, over: string): Step => {
+  const tool = toolOf(input);
+  return {
+    id: 'fold',
+    name: 'Fold back',
+    title: `Comb the braid out and fold it back over ${over}`,
+    how: `${combing[tool]} Lay it back even all round, trimmed to ${input.small(input.part.foldBackMm)}.`,
+    byTouch: `${combing[tool]} Stroke it back flat with the fingers all round; trim what reaches past the first joint of the little finger.`,
+    looksRight: ['one thin even layer', 'no strand left on the dielectric'],
+    feelsRight: [`smooth over ${over}, no lump on one side`, 'nothing but dielectric in front of the fold'],
+    goesWrong: [
+      'a lump on one side: the body starts askew',
+      'a stray strand finds the centre and shorts the end',
+    ],
+    school: chosen(schoolsOfUnbraiding, tool),
+  };
+};
+
+export const bareCentre = ({ gauge, small }: RecipeInput): Step => ({
+  id: 'centre',
+  name: 'Centre',
+  title: `Bare the centre for ${small(stretch(gauge, 'centre'))}`,
+  how: `Leave ${small(stretch(gauge, 'dielectric'))} of dielectric beyond the braid. Never ring the conductor.`,
+  byTouch: 'Roll the cable under a light blade, stop before metal; twist the plug of dielectric off with the lay of the strands.',
+  looksRight: ['conductor bright and round, no nick', 'dielectric cut square'],
+  feelsRight: ['the conductor is smooth along a nail', 'the dielectric ends in a flat step'],
+  goesWrong: ['a nick breaks at the first bend', 'a lost strand makes the pin loose'],
+  caution: 'Blade away from the thumb.',
+  gauge: 'centre',
+});
+
+/** Every strand counted in: the last look before metal goes on. */
+export const strands = ({ cable, gauge }: RecipeInput): Step => {
+  const stranded = cable.centreKind === 'stranded';
+  return {
+    id: 'strands',
+    name: 'Strands',
+    title: stranded ? 'Twist the strands the way they lie' : 'Go over the conductor and the braid once more',
+    how: stranded
+      ? 'Every strand together, none bent back. Then look along the dielectric for whiskers of the braid.'
+      : 'Solid conductor: straight, round and without a nick. Look along the dielectric for whiskers of the braid.',
+    byTouch: 'Draw the end through two fingertips from the jacket outwards, turning it: a whisker pricks.',
+    looksRight: [
+      `conductor would enter a ${gauge.fit.pin.boreMm.toFixed(2)} mm bore without force`,
+      'dielectric clean all round',
+    ],
+    feelsRight: [stranded ? 'one round wire, nothing springs away' : 'one straight wire', 'nothing pricks'],
+    goesWrong: [
+      'one strand astray shorts to the body later',
+      'a conductor of the other size: the other pin of the bag is needed',
+    ],
+  };
+};
