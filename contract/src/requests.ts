@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { Practice, logKinds, shopKinds, type LogKind, type ShopKind } from '@kobran/core';
+import { EndRecord, MOST_IN_BATCH, Practice, logKinds, shopKinds, type LogKind, type ShopKind } from '@kobran/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -13,6 +13,7 @@ import {
   IsString,
   IsUUID,
   Length,
+  Max,
   MaxLength,
   Min,
   ValidateIf,
@@ -67,6 +68,8 @@ export class AddLogEntry {
   @IsString() @MaxLength(500) text!: string;
   @IsString() @MaxLength(60) by!: string;
   @IsISO8601({ strict: true }) at!: string;
+  /** Of an entry about an end: the same in figures. */
+  @IsOptional() @ValidateNested() @Type(() => EndRecord) end?: EndRecord;
 }
 
 /** One entry of the shop’s own catalogue; core’s `readShopEntry` checks its data by its kind. */
@@ -117,4 +120,17 @@ export class JobFile {
   @Type(() => ShopFileEntry)
   catalog?: ShopFileEntry[];
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => JobFileRun) runs!: JobFileRun[];
+}
+
+/** Which strip gauges to print, and in which units. */
+export class GaugeSheetQuery {
+  /** `main.a`; every end when not given. */
+  @IsOptional() @IsString() @Length(1, 60) end?: string;
+  @IsOptional() @IsIn(['metric', 'imperial']) units?: 'metric' | 'imperial';
+}
+
+/** Labels for several of one assembly. */
+export class LabelSheetQuery {
+  @IsString() @Length(1, 40) piece!: string;
+  @Type(() => Number) @IsInt() @Min(1) @Max(MOST_IN_BATCH) count!: number;
 }

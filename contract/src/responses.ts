@@ -1,4 +1,4 @@
-import type { Design, LogEntry, Practice, Problem, Reading, ShopEntry } from '@kobran/core';
+import type { Design, EndOutcome, LogEntry, Practice, Problem, Reading, ShopEntry } from '@kobran/core';
 
 /** What the server answers. */
 
@@ -47,4 +47,13 @@ export interface ApiProblem extends Problem {
   others?: Problem[];
   /** On 409: what stands on the server. */
   current?: { version: number; design?: Design; data?: unknown };
+}
+
+/** One end that was made or failed, in any job of the shop. */
+export interface LoggedEnd extends EndOutcome {
+  runId: string;
+  /** `main.a` */
+  about: string;
+  /** ISO 8601. */
+  at: string;
 }

@@ -11,6 +11,8 @@ import type { Config } from './config.js';
 import { openDatabase, type OpenDatabase } from './database/database.js';
 import { DatabaseModule } from './database/database.module.js';
 import { seedDemo } from './demo/seedDemo.js';
+import { EndsController } from './ends/ends.controller.js';
+import { EndsService } from './ends/ends.service.js';
 import { ProblemFilter } from './errors/problem.filter.js';
 import { contractPipe } from './errors/validation.js';
 import { JobFileController } from './files/jobFile.controller.js';
@@ -21,6 +23,8 @@ import { JobsService } from './jobs/jobs.service.js';
 import { serveOpenApi } from './openapi.js';
 import { RunsController } from './runs/runs.controller.js';
 import { RunsService } from './runs/runs.service.js';
+import { SheetsController } from './sheets/sheets.controller.js';
+import { SheetsService } from './sheets/sheets.service.js';
 import { ShopController } from './shop/shop.controller.js';
 import { ShopService } from './shop/shop.service.js';
 
@@ -32,8 +36,16 @@ class AppModule {
     return {
       module: AppModule,
       imports: [DatabaseModule.with(database)],
-      controllers: [HealthController, JobFileController, JobsController, RunsController, ShopController],
-      providers: [JobsService, RunsService, JobFileService, ShopService],
+      controllers: [
+        EndsController,
+        HealthController,
+        JobFileController,
+        JobsController,
+        RunsController,
+        SheetsController,
+        ShopController,
+      ],
+      providers: [EndsService, JobFileService, JobsService, RunsService, SheetsService, ShopService],
     };
   }
 }

@@ -17,6 +17,8 @@ export {
 export { cardFor, lostOnFailureMm, stepBlocked, type Card, type CardOptions, type StepDone } from './card.js';
 export { cutBack, damageKinds, damages, type CutBack, type Damage, type DamageKind } from './cutBack.js';
 export { ID1_CARD_MM, pxPerMmNow, scaleFromCard, type ScreenScale } from './lifeSize.js';
+export { CHECK_BAR_MM, gaugeSheet, type SheetHead } from './gaugeSheet.js';
+export { A4, type Ink, type Paper, type Shape } from './paper.js';
 export { cutsFromEnd, markingOf } from './marking.js';
 export type { Placed, Recipe, RecipeInput, Step, StepReading, Work, WorkId } from './recipe.js';
 export { recipes, works } from './recipes/index.js';

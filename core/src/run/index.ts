@@ -24,6 +24,7 @@ export { endMade, latestReading, logKinds, logged, noFacts, readingValue } from 
 export type { Facts, LogEntry, LogKind, Reading } from './facts.js';
 export { EndRecord, recordWorks } from './endRecord.js';
 export { Practice, REMAKE_M, defaultPractice, makeSchools } from './practice.js';
+export { labelSheet, labelsOf, type Label } from './labels.js';
 export { proposeRun, type RunWish } from './propose.js';
 export { checkReferences, readDesign } from './readDesign.js';
 export type { EndSheet, JointSheet, PieceSheet, ProofSheet, Sheet, WrapSheet } from './sheet.js';

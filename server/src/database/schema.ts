@@ -1,4 +1,4 @@
-import type { Design, LogKind, Practice, ShopKind } from '@kobran/core';
+import type { Design, EndRecord, LogKind, Practice, ShopKind } from '@kobran/core';
 import {
   doublePrecision,
   index,
@@ -67,6 +67,8 @@ export const logEntries = pgTable(
     text: text('text').notNull(),
     by: text('by').notNull(),
     at: moment('at').notNull(),
+    /** Of an entry about an end. */
+    end: jsonb('end_record').$type<EndRecord>(),
   },
   (table) => [index('log_entries_of_run').on(table.runId)],
 );

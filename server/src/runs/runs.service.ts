@@ -26,6 +26,7 @@ const logColumns = {
   text: logEntries.text,
   by: logEntries.by,
   at: logEntries.at,
+  end: logEntries.end,
 };
 
 type RunRow = Omit<RunDocument, 'readings' | 'log'>;
@@ -144,7 +145,9 @@ export class RunsService {
       readings: allReadings
         .filter((row) => row.runId === id)
         .map(({ runId: _, ...row }): Reading => iso(row)),
-      log: allEntries.filter((row) => row.runId === id).map(({ runId: _, ...row }): LogEntry => iso(row)),
+      log: allEntries
+        .filter((row) => row.runId === id)
+        .map(({ runId: _, end, ...row }): LogEntry => ({ ...iso(row), ...(end ? { end } : {}) })),
     }));
   }
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { catalog, withShop } from '../../catalog/index.js';
 import { anOutdoorRun, aRun, cable, mends, snagsOf } from '../aRun.fixture.js';
 import type { AnyPiece, Design } from '../design.js';
+import { toolIds, type ToolId } from '../../make/index.js';
 import { defaultPractice, evaluate } from '../index.js';
 
 const adapter = (id: string, adapterId: string, reversed = false): AnyPiece => ({
@@ -119,7 +120,37 @@ describe('toolNotOwned', () => {
   });
   it('is silent when it is owned, or nothing is said of dies', () => {
     expect(withDies([10.9])).toEqual([]);
-    expect(snagsOf(aRun(), 'die')).toEqual([]);
+    expect(snagsOf(aRun(), 'tool')).toEqual([]);
+  });
+});
+
+// Handbook practice: a card is only as good as the tools on the bench.
+describe('toolNotOwned, tools', () => {
+  const withTools = (tools: ToolId[], design = aRun()): ReturnType<typeof snagsOf> =>
+    evaluate(design, catalog, { practice: { ...defaultPractice, tools } }).snags.filter(({ id }) =>
+      id.startsWith('tool@'),
+    );
+  it('a shop without a hex crimper is offered the gland', () => {
+    const [snag] = withTools(toolIds.filter((tool) => tool !== 'crimper'));
+    expect(snag.what).toContain('ratchet crimper');
+    expect(snag.remedies[0].title).toContain('gland');
+  });
+  it('a shop with everything hears nothing, and neither does one whose ends are made', () => {
+    expect(withTools([...toolIds])).toEqual([]);
+    const made = ['a', 'b'].map((end, k) => ({
+      id: `m${k}`,
+      kind: 'end made' as const,
+      about: `main.${end}`,
+      text: '',
+      by: '',
+      at: '2026-11-01T10:00:00Z',
+    }));
+    expect(
+      evaluate(aRun(), catalog, {
+        practice: { ...defaultPractice, tools: [] },
+        facts: { readings: [], log: made },
+      }).snags.filter(({ id }) => id.startsWith('tool@')),
+    ).toEqual([]);
   });
 });
 

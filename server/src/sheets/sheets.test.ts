@@ -1,0 +1,141 @@
+import { CHECK_BAR_MM, catalog, entry, stripGauge } from '@kobran/core';
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { OPS, getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import request, { type Response } from 'supertest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { createApp, type RunningApp } from '../app.js';
+
+const folder = mkdtempSync(join(tmpdir(), 'kobran-sheets-'));
+const vhf = '/api/runs/7a0e1d00-0000-4000-8000-00000000a001';
+let running: RunningApp;
+const api = (): ReturnType<typeof request> => request(running.app.getHttpServer());
+
+beforeAll(async () => {
+  running = await createApp({
+    port: 0,
+    database: { folder },
+    demo: true,
+    webFolder: '/nowhere',
+    logLevel: 'silent',
+  });
+});
+afterAll(async () => {
+  await running.stop();
+  rmSync(folder, { recursive: true });
+});
+
+/** A box of a drawn path, mm on paper. */
+interface Drawn {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+/** Reads a PDF back with a reader that had no part in writing it: page size, drawn paths and words. */
+async function readBack(response: Response): Promise<{ size: number[]; paths: Drawn[]; words: string }[]> {
+  const mm = (points: number): number => (points * 25.4) / 72;
+  const pdf = await getDocument({ data: new Uint8Array(response.body as Buffer), verbosity: 0 }).promise;
+  return Promise.all(
+    Array.from({ length: pdf.numPages }, async (_, k) => {
+      const page = await pdf.getPage(k + 1);
+      const { fnArray, argsArray } = await page.getOperatorList();
+      // The page is turned upside down by one transform at its start and drawn in points after it.
+      const scales: number[] = [];
+      const paths: Drawn[] = [];
+      fnArray.forEach((operation, at) => {
+        if (operation === OPS.transform) scales.push(Math.abs((argsArray[at] as number[])[0]));
+        if (operation !== OPS.constructPath) return;
+        const [minX, minY, maxX, maxY] = (argsArray[at] as [unknown, unknown, number[]])[2];
+        paths.push({ x: mm(minX), y: mm(minY), width: mm(maxX - minX), height: mm(maxY - minY) });
+      });
+      expect(new Set(scales)).toEqual(new Set([1]));
+      const { items } = await page.getTextContent();
+      return {
+        size: page.view.slice(2).map(mm),
+        paths,
+        words: items.map((item) => ('str' in item ? item.str : '')).join(' '),
+      };
+    }),
+  );
+}
+
+const fetched = (path: string) => api().get(path).buffer(true).parse(binary).expect(200);
+function binary(response: Response, done: (error: Error | null, body: Buffer) => void): void {
+  const chunks: Buffer[] = [];
+  const stream = response as unknown as NodeJS.ReadableStream;
+  stream.on('data', (chunk: Buffer) => chunks.push(chunk));
+  stream.on('end', () => done(null, Buffer.concat(chunks)));
+}
+
+describe('strip gauges on paper', () => {
+  it('are drawn at true 1:1, with a bar of 100 mm, on A4 (ISO 216)', async () => {
+    const response = await fetched(`${vhf}/gauges.pdf?end=jumper.a`);
+    expect(response.headers['content-type']).toBe('application/pdf');
+    const [page, ...others] = await readBack(response);
+    expect(others).toEqual([]);
+    expect(page.size[0]).toBeCloseTo(210, 2);
+    expect(page.size[1]).toBeCloseTo(297, 2);
+    const wide = (mm: number): Drawn[] => page.paths.filter(({ width }) => Math.abs(width - mm) < 0.02);
+    expect(wide(CHECK_BAR_MM).length).toBe(1);
+    const gauge = stripGauge(entry(catalog.parts, 'uhf-plug-crimp-10mm'), entry(catalog.cables, 'rg213'));
+    for (const { lengthMm, diameterMm } of gauge.stretches)
+      expect(
+        page.paths.some(
+          ({ width, height }) => Math.abs(width - lengthMm) < 0.02 && Math.abs(height - diameterMm) < 0.02,
+        ),
+        `${lengthMm} x ${diameterMm}`,
+      ).toBe(true);
+    expect(wide(gauge.jacketCutMm).length).toBeGreaterThan(0);
+    for (const { lengthMm, outerMm } of entry(catalog.parts, 'uhf-plug-crimp-10mm').train)
+      expect(
+        page.paths.some(
+          ({ width, height }) => Math.abs(width - lengthMm) < 0.02 && Math.abs(height - outerMm) < 0.02,
+        ),
+      ).toBe(true);
+    // Nothing runs off the paper.
+    for (const { x, y, width, height } of page.paths) {
+      expect(Math.min(x, y)).toBeGreaterThanOrEqual(0);
+      expect(x + width).toBeLessThanOrEqual(210);
+      expect(y + height).toBeLessThanOrEqual(297);
+    }
+    expect(page.words).toContain('no way back');
+    expect(page.words).toContain('Hut jumper, radio end');
+  });
+
+  it('come one page to an end, and in inches where the shop thinks so', async () => {
+    const pages = await readBack(await fetched(`${vhf}/gauges.pdf?units=imperial`));
+    expect(pages).toHaveLength(4);
+    expect(pages[0].words).toContain('1 23/32 in');
+  });
+
+  it.each([
+    [`${vhf}/gauges.pdf?end=nowhere.a`, 404],
+    [`${vhf}/gauges.pdf?units=cubits`, 400],
+    [`/api/runs/${randomUUID()}/gauges.pdf`, 404],
+    [`${vhf}/labels.pdf?piece=jumper&count=0`, 400],
+    [`${vhf}/labels.pdf?piece=jumper&count=51`, 400],
+    [`${vhf}/labels.pdf?piece=jumper&count=ten`, 400],
+    [`${vhf}/labels.pdf?piece=arrester&count=2`, 404],
+  ])('%s is refused with %d and the reason', async (path, status) => {
+    const { body } = (await api().get(path).expect(status)) as { body: { message: string; remedy: string } };
+    expect(body.message).toBeTruthy();
+    expect(body.remedy).toBeTruthy();
+  });
+});
+
+describe('labels', () => {
+  it('two to a piece, numbered, as many pages as they need', async () => {
+    const pages = await readBack(await fetched(`${vhf}/labels.pdf?piece=jumper&count=20`));
+    expect(pages.map(({ paths }) => paths.length)).toEqual([39, 1]);
+    expect(pages[0].words).toContain('Hut jumper 1');
+    expect(pages[1].words).toContain('Hut jumper 20');
+    for (const { width, height } of pages[0].paths) {
+      expect(width).toBeCloseTo(60, 1);
+      expect(height).toBeCloseTo(20, 1);
+    }
+  });
+});
