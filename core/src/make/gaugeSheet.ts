@@ -48,7 +48,7 @@ export function gaugeSheet(card: Card, head: SheetHead, system: UnitSystem): Pap
   const afterTrain = train(shapes, text, card, afterGauge);
   const afterMarks = marks(text, card, system, afterTrain);
   steps(shapes, text, card, afterMarks);
-  text(MARGIN, 285, 8, `Source: ${card.gauge.source}. Where the part maker’s own sheet differs, it wins.`, {
+  text(MARGIN, 285, 8, `Lengths: ${card.gauge.source}.`, {
     ink: 'muted',
   });
   return { ...A4, shapes };
@@ -108,7 +108,7 @@ function gauge(shapes: Shape[], text: Write, card: Card, system: UnitSystem, top
   for (const { layer, atMm } of cutsFromEnd(card.gauge)) {
     shapes.push({ kind: 'line', x: MARGIN, y, toX: MARGIN + atMm, toY: y, stroke: 'ink', what: `cut ${layer}` });
     shapes.push({ kind: 'line', x: MARGIN + atMm, y: y - 1.5, toX: MARGIN + atMm, toY: y + 1.5, stroke: 'ink', what: 'tick' });
-    text(MARGIN + jacketCutMm + 4, y - 2, 10, `${layer} at ${said(atMm, system)}, ± ${toleranceMm} mm`);
+    text(MARGIN + jacketCutMm + 4, y - 2, 10, `${layer} cut at ${said(atMm, system)}, ± ${toleranceMm} mm`);
     y += 6;
   }
   if (stretches.length === 0) text(MARGIN, y - 2, 10, 'Nothing is stripped: cut it square.');

@@ -20,11 +20,14 @@ export function StripGaugeDrawing({
   active,
   width,
   tall = 104,
+  pxPerMm,
 }: {
   gauge: StripGauge;
   active: Layer | undefined;
   width: number;
   tall?: number;
+  /** Draws it at true size on a screen of this scale, with the cut at the very edge so that a cable can be held against it. */
+  pxPerMm?: number | undefined;
 }): ReactNode {
   const { units } = usePreferences();
   const weave = useId();
@@ -32,10 +35,11 @@ export function StripGaugeDrawing({
     formatLength(value / 1000, { system: units, small: true, fraction: 32 });
   const narrow = width < 480;
   const row = narrow ? ROW * 1.6 : ROW;
-  const scale = Math.min(
-    (width - PAD - (narrow ? JACKET_SHOWN_MM * 2 : LABEL)) / gauge.jacketCutMm,
+  const fitting = Math.min(
+    (width - PAD - (narrow ? JACKET_SHOWN_MM * 2 : LABEL)) / Math.max(gauge.jacketCutMm, 1),
     tall / gauge.jacketMm,
   );
+  const scale = pxPerMm ?? fitting;
   const axis = (gauge.jacketMm * scale) / 2 + 12;
   const starts = gauge.stretches.map((_, k) =>
     gauge.stretches.slice(0, k).reduce((sum, { lengthMm }) => sum + lengthMm, 0),
@@ -66,7 +70,7 @@ export function StripGaugeDrawing({
       width={width}
       height={height}
       role="img"
-      aria-label={`Strip gauge to scale, from the cut: ${words}; jacket off for ${mm(gauge.jacketCutMm)}.`}
+      aria-label={`Strip gauge ${pxPerMm === undefined ? 'to scale' : 'life-size'}, from the cut: ${words}; jacket off for ${mm(gauge.jacketCutMm)}.`}
       className="block"
     >
       <defs>
@@ -90,7 +94,7 @@ export function StripGaugeDrawing({
       <rect
         x={jacketX}
         y={axis - (gauge.jacketMm * scale) / 2}
-        width={width - jacketX}
+        width={Math.max(0, width - jacketX)}
         height={gauge.jacketMm * scale}
         fill={fill.jacket}
       />

@@ -1,4 +1,4 @@
-import type { UnitSystem } from '@kobran/core';
+import type { ScreenScale, UnitSystem } from '@kobran/core';
 import { createContext, use, useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
 
 /** What belongs to this person at this device, not to the job. */
@@ -7,19 +7,47 @@ interface Stored {
   theme: 'light' | 'dark';
   /** Signs readings and log entries. */
   name: string;
+  card: CardPreferences;
+  /** How large this screen draws, once it was held against a card. */
+  screen?: ScreenScale;
+}
+
+/** How cards are worked at this device. */
+export interface CardPreferences {
+  /** Each step is spoken when it begins. */
+  speak: boolean;
+  /** The card hears “next”, “back”, “repeat”, “value …”. */
+  listen: boolean;
+  /** Words for hands alone come first. */
+  touch: boolean;
+  /** A tap anywhere goes on. */
+  tap: boolean;
+  lifeSize: boolean;
+  /** Key of a pedal, as the browser names it. */
+  pedal: string;
 }
 
 interface Preferences extends Stored {
   set: (change: Partial<Stored>) => void;
 }
 
+const usualCard: CardPreferences = {
+  speak: false,
+  listen: false,
+  touch: false,
+  tap: false,
+  lifeSize: false,
+  pedal: '',
+};
+
 const KEY = 'kobran.preferences';
 
 function load(): Stored {
   const dark = document.documentElement.dataset.theme === 'dark';
-  const fallback: Stored = { units: 'metric', theme: dark ? 'dark' : 'light', name: '' };
+  const fallback: Stored = { units: 'metric', theme: dark ? 'dark' : 'light', name: '', card: usualCard };
   try {
-    return { ...fallback, ...(JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Stored>) };
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Stored>;
+    return { ...fallback, ...kept, card: { ...usualCard, ...kept.card } };
   } catch {
     return fallback; // Somebody else’s text under our key: start afresh.
   }

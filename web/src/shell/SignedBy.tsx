@@ -3,7 +3,7 @@ import { usePreferences } from '../preferences/Preferences.js';
 import { TextField } from './TextField.js';
 
 /** Who signs readings and log entries at this device. */
-export function SignedBy(): ReactNode {
+export function SignedBy({ crew = [] }: { crew?: readonly string[] }): ReactNode {
   const { name, set } = usePreferences();
   return (
     <TextField
@@ -11,6 +11,7 @@ export function SignedBy(): ReactNode {
       value={name}
       maxLength={60}
       allowEmpty
+      suggestions={crew}
       onChange={(to) => set({ name: to })}
     />
   );

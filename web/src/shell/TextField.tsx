@@ -7,12 +7,15 @@ export function TextField({
   onChange,
   maxLength,
   allowEmpty = false,
+  suggestions = [],
 }: {
   label: string;
   value: string;
   onChange: (value: string) => void;
   maxLength: number;
   allowEmpty?: boolean;
+  /** Offered while typing; anything else may be typed too. */
+  suggestions?: readonly string[];
 }): ReactNode {
   const id = useId();
   const [text, setText] = useState<string>();
@@ -32,6 +35,7 @@ export function TextField({
         className="field"
         value={text ?? value}
         maxLength={maxLength}
+        list={suggestions.length > 0 ? `${id}-list` : undefined}
         onChange={({ target }) => setText(target.value)}
         onBlur={commit}
         onKeyDown={({ key }) => {
@@ -39,6 +43,13 @@ export function TextField({
           if (key === 'Escape') setText(undefined);
         }}
       />
+      {suggestions.length > 0 && (
+        <datalist id={`${id}-list`}>
+          {suggestions.map((one) => (
+            <option key={one} value={one} />
+          ))}
+        </datalist>
+      )}
     </div>
   );
 }

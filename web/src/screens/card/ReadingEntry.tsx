@@ -1,11 +1,24 @@
-import { formatFigure, formatResistance, judge, parseResistance, type Expectation } from '@kobran/core';
-import { useEffect, useRef, type ReactNode } from 'react';
+import {
+  dcShorts,
+  formatFigure,
+  formatResistance,
+  formatSpread,
+  judge,
+  parseResistance,
+  unitDoubt,
+  type Expectation,
+  type UnitDoubt,
+} from '@kobran/core';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { usePreferences } from '../../preferences/Preferences.js';
+import { useOpenRun } from '../../runs/RunContext.js';
 import { QuantityField } from '../../shell/QuantityField.js';
 
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
+/** Below this a meter beeps: it is a short and not dampness, ohm. */
+const SHORT_OHM = 100;
 
-/** What the meter should show, what it shows, and what that means. */
+/** What the meter should show, what it shows, and what that means. A slip of the unit is asked about before it is taken. */
 export function ReadingEntry({
   expectation,
   value,
@@ -16,39 +29,83 @@ export function ReadingEntry({
   onRead: (ohm: number) => void;
 }): ReactNode {
   const { units } = usePreferences();
+  const { editor } = useOpenRun();
   const box = useRef<HTMLDivElement>(null);
+  const [doubt, setDoubt] = useState<UnitDoubt>();
   const read = value === undefined ? undefined : (value ?? Infinity);
   const judged = read === undefined ? undefined : judge(expectation, read);
+  const wantsOpen = expectation.expected.value === Infinity;
   useEffect(() => box.current?.querySelector('input')?.focus(), []);
+  const take = (ohm: number): void => {
+    const asked = unitDoubt(expectation, ohm);
+    setDoubt(asked);
+    if (!asked) onRead(ohm);
+  };
+  const settle = (ohm: number): void => {
+    setDoubt(undefined);
+    onRead(ohm);
+  };
   return (
     <div ref={box} className="rounded border border-rule bg-paper p-4">
       <p className="text-lg">
         The meter should show <strong className="figures">{formatFigure(expectation.expected, units)}</strong>
-        {expectation.expected.value === Infinity
+        {wantsOpen
           ? ', above 100 MΩ.'
-          : ` or a little more, at most ${formatResistance(expectation.most)}.`}
+          : ` (${formatSpread(expectation.expected, units)}), at most ${formatResistance(expectation.most)}.`}
       </p>
       <div className="mt-3 flex flex-wrap items-end gap-3">
         <div className="w-48">
           <QuantityField
             label="It shows"
-            value={read}
+            value={doubt?.value ?? read}
             format={formatResistance}
             parse={parseResistance}
-            onChange={onRead}
+            onChange={take}
             placeholder="0.3, 200 Mohm, OL"
           />
         </div>
-        <button className="button min-h-11" onClick={() => onRead(Infinity)}>
+        <button className="button min-h-11" onClick={() => settle(Infinity)}>
           It shows open
         </button>
       </div>
-      {judged && (
+      {doubt && (
+        <div role="alert" className="mt-3 border-l-4 border-caution pl-3">
+          <p className="text-lg font-bold text-caution">{doubt.question}</p>
+          <div className="mt-2 flex flex-wrap gap-3">
+            <button className="button button-copper min-h-11" autoFocus onClick={() => settle(doubt.meant)}>
+              Yes, {formatResistance(doubt.meant)}
+            </button>
+            <button className="button min-h-11" onClick={() => settle(doubt.value)}>
+              No, it really shows {formatResistance(doubt.value)}
+            </button>
+          </div>
+        </div>
+      )}
+      {judged && !doubt && (
         <p role="status" className={`mt-3 text-lg ${tone[judged.verdict]}`}>
           <strong className="capitalize">{judged.verdict}. </strong>
           {judged.why}
         </p>
       )}
+      {wantsOpen && !doubt && read !== undefined && read < SHORT_OHM && (
+        <LegitimateShorts reasons={dcShorts(editor.design)} />
+      )}
+    </div>
+  );
+}
+
+/** A short is right only while something that joins pin and shell is coupled on. */
+function LegitimateShorts({ reasons }: { reasons: string[] }): ReactNode {
+  return (
+    <div className="mt-3 text-base">
+      <p className="font-bold">Is the far end free? A short is right only with one of these on it:</p>
+      <ul className="list-disc pl-5">
+        {reasons.map((reason) => (
+          <li key={reason}>{reason}</li>
+        ))}
+        <li>A shorted stub, a balun or transformer, or a quarter-wave arrester.</li>
+      </ul>
+      <p>Take it off and read again; a short which stays is this end’s own.</p>
     </div>
   );
 }

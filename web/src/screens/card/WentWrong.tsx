@@ -1,59 +1,123 @@
-import { REMAKE_M, formatLength } from '@kobran/core';
-import { Dialog } from 'radix-ui';
+import { shorten, type EndSheet } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import { usePreferences } from '../../preferences/Preferences.js';
+import { useOpenRun } from '../../runs/RunContext.js';
+import { useCatalog } from '../../shop/Shop.js';
+import { LengthField } from '../../shell/LengthField.js';
+import { Window } from '../../shell/Window.js';
 
-/** A failed end is logged with its cause; the card begins again. */
+const tone = { fine: 'text-lake', caution: 'text-caution', stop: 'text-stop' };
+
+/** A failed end is logged with its cause and the cable it cost; the run is evaluated again and the card begins anew. */
 export function WentWrong({
   open,
+  end,
   causes,
+  lostM: proposedM,
   onClose,
   onFailed,
+  onDeviation,
 }: {
   open: boolean;
+  end: EndSheet;
   causes: readonly string[];
+  /** What a failure at this step usually costs, m. */
+  lostM: number;
   onClose: () => void;
-  onFailed: (cause: string) => void;
+  onFailed: (cause: string, lostM: number) => void;
+  onDeviation: (what: string) => void;
 }): ReactNode {
-  const { units } = usePreferences();
-  const [own, setOwn] = useState('');
   return (
-    <Dialog.Root open={open} onOpenChange={(to) => !to && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-10 bg-black/50" />
-        <Dialog.Content className="fixed top-1/2 left-1/2 z-20 w-[min(36rem,94vw)] -translate-x-1/2 -translate-y-1/2 rounded border border-edge bg-sheet p-6">
-          <Dialog.Title className="text-xl font-bold">What went wrong?</Dialog.Title>
-          <Dialog.Description className="mt-1 text-muted">
-            It goes into the log, and the card begins again. Starting over costs about{' '}
-            {formatLength(REMAKE_M, { system: units, small: true })} of cable.
-          </Dialog.Description>
-          <div className="mt-4 grid gap-2">
-            {causes.map((cause) => (
-              <button key={cause} className="button min-h-12 text-left" onClick={() => onFailed(cause)}>
-                {cause}
-              </button>
-            ))}
-          </div>
-          <form
-            className="mt-3 flex gap-2"
-            onSubmit={(event) => {
-              event.preventDefault();
-              if (own.trim() !== '') onFailed(own.trim());
-            }}
+    <Window
+      title="What went wrong?"
+      description="The cause goes into the log. Begin again, or note it and go on."
+      open={open}
+      onOpenChange={(to) => !to && onClose()}
+      wide
+    >
+      {open && (
+        <Asked
+          end={end}
+          causes={causes}
+          proposedM={proposedM}
+          onFailed={onFailed}
+          onDeviation={onDeviation}
+        />
+      )}
+    </Window>
+  );
+}
+
+function Asked({
+  end,
+  causes,
+  proposedM,
+  onFailed,
+  onDeviation,
+}: {
+  end: EndSheet;
+  causes: readonly string[];
+  proposedM: number;
+  onFailed: (cause: string, lostM: number) => void;
+  onDeviation: (what: string) => void;
+}): ReactNode {
+  const { editor, facts, practice } = useOpenRun();
+  const catalog = useCatalog();
+  const [cause, setCause] = useState('');
+  const [lostM, setLostM] = useState(proposedM);
+  const [asked, setAsked] = useState(false);
+  const { verdict } = shorten(editor.design, catalog, end.pieceId, lostM, { facts, practice });
+  const said = cause.trim();
+  const give = (to: () => void) => (): void => {
+    setAsked(true);
+    if (said !== '') to();
+  };
+  return (
+    <form className="mt-3" onSubmit={(event) => event.preventDefault()}>
+      <fieldset className="grid gap-2">
+        <legend className="sr-only">Cause</legend>
+        {causes.map((one) => (
+          <label
+            key={one}
+            className={`flex min-h-11 cursor-pointer items-center gap-3 rounded border-2 bg-paper px-3 py-1 ${cause === one ? 'border-copper' : 'border-rule'}`}
           >
             <input
-              className="field"
-              aria-label="Something else"
-              placeholder="Something else"
-              maxLength={300}
-              value={own}
-              onChange={({ target }) => setOwn(target.value)}
+              type="radio"
+              name="cause"
+              className="size-5 accent-copper"
+              checked={cause === one}
+              onChange={() => setCause(one)}
             />
-            <button className="button">Log it</button>
-          </form>
-          <Dialog.Close className="button mt-4">It is all right, go on</Dialog.Close>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+            {one}
+          </label>
+        ))}
+        <input
+          className="field min-h-11"
+          aria-label="Another cause"
+          placeholder="Another cause"
+          maxLength={300}
+          value={causes.includes(cause) ? '' : cause}
+          onChange={({ target }) => setCause(target.value)}
+        />
+      </fieldset>
+      {asked && said === '' && (
+        <p role="alert" className="mt-2 font-bold text-stop">
+          Choose a cause or type one: the shop learns from it.
+        </p>
+      )}
+      <div className="mt-3 grid gap-x-6 gap-y-2 sm:grid-cols-[13rem_minmax(0,1fr)]">
+        <LengthField label="Cable cut off to begin again" valueM={lostM} onChange={setLostM} />
+        <p className={`self-end font-semibold ${tone[verdict.level]}`} role="status">
+          {lostM > 0 ? verdict.text : 'Nothing is cut off: the length stays as it is.'}
+        </p>
+      </div>
+      <div className="mt-4 flex flex-wrap gap-3">
+        <button className="button button-copper min-h-11" onClick={give(() => onFailed(said, lostM))}>
+          Log the failure, begin again
+        </button>
+        <button className="button min-h-11" type="button" onClick={give(() => onDeviation(said))}>
+          Only note it, go on
+        </button>
+      </div>
+    </form>
   );
 }

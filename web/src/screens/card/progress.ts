@@ -5,19 +5,35 @@ export interface CardProgress {
   confirmed: string[];
   /** Readings by step; over range is null. */
   readings: Record<string, number | null>;
+  /** What was done differently, in words. */
+  deviations: string[];
+  /** The second person, once they have looked. */
+  checkedBy: string;
 }
 
-export const freshProgress: CardProgress = { step: 0, confirmed: [], readings: {} };
+export const freshProgress: CardProgress = {
+  step: 0,
+  confirmed: [],
+  readings: {},
+  deviations: [],
+  checkedBy: '',
+};
 
-const key = (runId: string, endId: string): string => `kobran.card.${runId}.${endId}`;
+/** @param work what is done to the end: cards for different works do not share a place */
+const key = (runId: string, endId: string, work: string): string =>
+  `kobran.card.${runId}.${endId}${work === 'new end' ? '' : `.${work}`}`;
 
-export function loadProgress(runId: string, endId: string): CardProgress {
-  const text = localStorage.getItem(key(runId, endId));
-  return text === null ? freshProgress : (JSON.parse(text) as CardProgress);
+export function loadProgress(runId: string, endId: string, work: string): CardProgress {
+  try {
+    const kept = JSON.parse(localStorage.getItem(key(runId, endId, work)) ?? '{}') as Partial<CardProgress>;
+    return { ...freshProgress, ...kept };
+  } catch {
+    return freshProgress; // Half a text is left of a device that went out while writing: begin this card again.
+  }
 }
 
-export const keepProgress = (runId: string, endId: string, progress: CardProgress): void =>
-  localStorage.setItem(key(runId, endId), JSON.stringify(progress));
+export const keepProgress = (runId: string, endId: string, work: string, progress: CardProgress): void =>
+  localStorage.setItem(key(runId, endId, work), JSON.stringify(progress));
 
-export const dropProgress = (runId: string, endId: string): void =>
-  localStorage.removeItem(key(runId, endId));
+export const dropProgress = (runId: string, endId: string, work: string): void =>
+  localStorage.removeItem(key(runId, endId, work));

@@ -1,6 +1,18 @@
-import { cardExpectation, judge, stepBlocked, type Card, type EndSheet, type Step } from '@kobran/core';
+import {
+  cardExpectation,
+  judge,
+  shorten,
+  stepBlocked,
+  type Card,
+  type EndRecord,
+  type EndSheet,
+  type Placed,
+  type Step,
+} from '@kobran/core';
 import { useEffect, useState } from 'react';
+import { usePreferences } from '../../preferences/Preferences.js';
 import { useOpenRun } from '../../runs/RunContext.js';
+import { useCatalog } from '../../shop/Shop.js';
 import { dropProgress, freshProgress, keepProgress, loadProgress, type CardProgress } from './progress.js';
 
 /** A card being worked through: where it is, what may be done, and what the one key does. */
@@ -9,8 +21,6 @@ export interface CardInWork {
   index: number;
   last: boolean;
   progress: CardProgress;
-  /** Length of the cable measured through, m. */
-  lengthM: number;
   /** Why the way on is closed, after it was tried. */
   hint: string;
   /** What the one key does now. */
@@ -18,27 +28,33 @@ export interface CardInWork {
   goOn: () => void;
   goBack: () => void;
   read: (ohm: number) => void;
-  /** The end failed: it is logged with its cause, and the card begins again. */
-  fail: (cause: string) => void;
+  deviate: (what: string) => void;
+  checkedBy: (name: string) => void;
+  /** The end failed: it is logged with its cause and the cable it cost, and the card begins again. */
+  fail: (cause: string, lostM: number) => void;
 }
+
+const unconfirmedOf = (step: Step, confirmed: readonly string[]): Placed | undefined =>
+  step.confirm ? step.places?.find(({ id }) => !confirmed.includes(id)) : undefined;
 
 /**
  * Works a card of one end.
  *
  * @param onSigned called when the end is signed off
  */
-export function useCard(card: Card, end: EndSheet, onSigned: () => void): CardInWork {
+export function useCard(card: Card, end: EndSheet, work: EndRecord['work'], onSigned: () => void): CardInWork {
   const { id: runId, writer, editor } = useOpenRun();
-  const [progress, setProgress] = useState(() => loadProgress(runId, end.id));
+  const { name } = usePreferences();
+  const catalog = useCatalog();
+  const [progress, setProgress] = useState(() => loadProgress(runId, end.id, work));
   const [hint, setHint] = useState('');
-  useEffect(() => keepProgress(runId, end.id, progress), [progress, runId, end.id]);
+  useEffect(() => keepProgress(runId, end.id, work, progress), [progress, runId, end.id, work]);
 
   const index = Math.min(progress.step, card.steps.length - 1);
   const step = card.steps[index];
   const last = index === card.steps.length - 1;
-  const piece = editor.design.pieces.find(({ id }) => id === end.pieceId);
-  const lengthM = piece?.kind === 'assembly' ? piece.lengthM : 1;
-  const unconfirmed = step.confirm?.find(({ id }) => !progress.confirmed.includes(id));
+  const unconfirmed = unconfirmedOf(step, progress.confirmed);
+  const record: EndRecord = { part: end.part.id, cable: end.cable.id, recipe: card.recipe, work };
 
   function change(part: Partial<CardProgress>): void {
     setHint('');
@@ -47,19 +63,43 @@ export function useCard(card: Card, end: EndSheet, onSigned: () => void): CardIn
 
   function goOn(): void {
     if (unconfirmed) return change({ confirmed: [...progress.confirmed, unconfirmed.id] });
-    const blocked = stepBlocked(step, progress.confirmed, readingJudged(step, progress, card, lengthM));
+    const blocked = stepBlocked(step, {
+      confirmed: progress.confirmed,
+      readingOk: readingJudged(step, progress, card, end.lengthM),
+      maker: name,
+      checker: progress.checkedBy,
+    });
     if (blocked) return setHint(blocked);
     if (!last) return change({ step: index + 1 });
-    const readings = Object.entries(progress.readings).map(
-      ([stepId, ohm]) => `${stepId} ${ohm === null ? 'open' : `${ohm} ohm`}`,
-    );
+    sign();
+  }
+
+  function sign(): void {
+    const { deviations, checkedBy } = progress;
     writer.addLog({
-      kind: 'end made',
+      kind: work === 'shrink' ? 'note' : 'end made',
       about: end.id,
-      text: `${card.part.name}: made by the card; ${readings.join(', ')}`,
+      text: signedText(card, work, progress),
+      end: {
+        ...record,
+        ...(deviations.length > 0 ? { deviations } : {}),
+        ...(checkedBy === '' ? {} : { checkedBy }),
+      },
     });
-    dropProgress(runId, end.id);
+    dropProgress(runId, end.id, work);
     onSigned();
+  }
+
+  function fail(cause: string, lostM: number): void {
+    writer.addLog({
+      kind: 'end failed',
+      about: end.id,
+      text: `${cause} (at ${step.name})`,
+      end: { ...record, cause, step: step.name, lostM },
+    });
+    const { change: shorter } = shorten(editor.design, catalog, end.pieceId, lostM);
+    if (shorter) editor.change([shorter]);
+    change(freshProgress);
   }
 
   const next = card.steps.at(index + 1);
@@ -68,21 +108,37 @@ export function useCard(card: Card, end: EndSheet, onSigned: () => void): CardIn
     index,
     last,
     progress,
-    lengthM,
     hint,
     label: unconfirmed
       ? `On the cable: ${unconfirmed.name}`
       : last || !next
-        ? 'Sign this end off'
+        ? work === 'shrink'
+          ? 'Done'
+          : 'Sign this end off'
         : `Next: ${next.title.charAt(0).toLowerCase()}${next.title.slice(1)}`,
     goOn,
     goBack: () => change({ step: Math.max(0, index - 1) }),
     read: (ohm) => change({ readings: { ...progress.readings, [step.id]: ohm === Infinity ? null : ohm } }),
-    fail: (cause) => {
-      writer.addLog({ kind: 'end failed', about: end.id, text: `${cause} (at ${step.name})` });
-      change(freshProgress);
+    deviate: (what) => {
+      writer.addLog({
+        kind: 'deviation',
+        about: end.id,
+        text: `${what} (at ${step.name})`,
+        end: { ...record, cause: what, step: step.name },
+      });
+      change({ deviations: [...progress.deviations, `${what} (at ${step.name})`] });
     },
+    checkedBy: (who) => change({ checkedBy: who }),
+    fail,
   };
+}
+
+function signedText(card: Card, work: EndRecord['work'], { readings, checkedBy }: CardProgress): string {
+  const read = Object.entries(readings).map(
+    ([stepId, ohm]) => `${stepId} ${ohm === null ? 'open' : `${ohm} ohm`}`,
+  );
+  const done = work === 'shrink' ? 'adhesive shrink and strain relief' : work === 're-end' ? 'made again by the card' : 'made by the card';
+  return [`${card.part.name}: ${done}`, ...read, ...(checkedBy === '' ? [] : [`checked by ${checkedBy}`])].join('; ');
 }
 
 /** Whether the reading of this step lets go on; undefined while none was taken. */

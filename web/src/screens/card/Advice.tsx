@@ -1,0 +1,105 @@
+import { owns, toolSaid, type Card } from '@kobran/core';
+import type { ReactNode } from 'react';
+import { TrainDrawing } from '../../gauge/TrainDrawing.js';
+import { usePreferences } from '../../preferences/Preferences.js';
+import { useWidth } from '../../ruler/useWidth.js';
+import { useOpenRun } from '../../runs/RunContext.js';
+import { SnagMark } from '../../shell/SnagMark.js';
+import { rightIs } from './spoken.js';
+import { showsParts } from './Bench.js';
+import type { CardInWork } from './useCard.js';
+
+/** What to mind: the caution, what is right, what is wrong, what is on the cable. */
+export function Advice({ card, inWork }: { card: Card; inWork: CardInWork }): ReactNode {
+  const { step, progress } = inWork;
+  const { card: how } = usePreferences();
+  return (
+    <div className="space-y-4 text-lg">
+      {step.caution && (
+        <p className="flex gap-2 font-bold text-caution">
+          <span className="mt-1">
+            <SnagMark level="caution" size={20} />
+          </span>
+          {step.caution}
+        </p>
+      )}
+      {step.irreversible && <p className="font-bold text-stop">No way back from here.</p>}
+      <Words title={how.touch ? 'Feels right' : 'Looks right'} lines={rightIs(step, how.touch)} />
+      {!how.touch && <Words title="Feels right" lines={step.feelsRight} />}
+      {step.goesWrong.length > 0 && <Words title="Goes wrong" lines={step.goesWrong} tone="text-stop" />}
+      {step.school && <p className="text-base text-muted">{step.school}</p>}
+      {step.id === 'parts' && <Tools card={card} />}
+      {progress.deviations.length > 0 && <Words title="Noted so far" lines={progress.deviations} />}
+      {!showsParts(step) && (
+        <OnCable
+          items={card.train.filter(({ id }) => progress.confirmed.includes(id))}
+          jacketMm={card.cable.jacketMm}
+        />
+      )}
+    </div>
+  );
+}
+
+/** The bench’s tools; one the shop does not own is said at once. */
+function Tools({ card }: { card: Card }): ReactNode {
+  const { practice } = useOpenRun();
+  return (
+    <section>
+      <h2 className="text-base font-bold">Tools, about {card.minutes} minutes</h2>
+      <ul>
+        {card.tools.map((need) => (
+          <li key={need.tool}>
+            {toolSaid(need)}
+            {!owns(practice, need) && <strong className="text-caution"> – not in the shop</strong>}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Words({
+  title,
+  lines,
+  tone = '',
+}: {
+  title: string;
+  lines: readonly string[];
+  tone?: string;
+}): ReactNode {
+  return (
+    <section>
+      <h2 className={`text-base font-bold ${tone}`}>{title}</h2>
+      <ul>
+        {lines.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function OnCable({ items, jacketMm }: { items: Card['train']; jacketMm: number }): ReactNode {
+  const [ref, width] = useWidth<HTMLDivElement>();
+  if (items.length === 0) return null;
+  return (
+    <section>
+      <h2 className="text-base font-bold">On the cable already</h2>
+      <div ref={ref} className="rounded border border-rule bg-paper">
+        {width > 0 && (
+          <TrainDrawing
+            items={items}
+            confirmed={items.map(({ id }) => id)}
+            jacketMm={jacketMm}
+            width={width - 2}
+          />
+        )}
+        <p className="px-2 pb-1 text-sm text-muted">
+          {items
+            .map(({ name, direction }, k) => `${k + 1} ${name}${direction ? ` (${direction})` : ''}`)
+            .join(', ')}
+        </p>
+      </div>
+    </section>
+  );
+}
