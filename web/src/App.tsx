@@ -30,6 +30,11 @@ const LineScreen = screen(() => import('./screens/line/LineScreen.js'), 'LineScr
 const CablesScreen = screen(() => import('./screens/cables/CablesScreen.js'), 'CablesScreen');
 const MakeScreen = screen(() => import('./screens/make/MakeScreen.js'), 'MakeScreen');
 const CardScreen = screen(() => import('./screens/card/CardScreen.js'), 'CardScreen');
+const BatchScreen = screen(() => import('./screens/batch/BatchScreen.js'), 'BatchScreen');
+const RepairScreen = screen(() => import('./screens/repair/RepairScreen.js'), 'RepairScreen');
+const PracticeScreen = screen(() => import('./screens/practice/PracticeScreen.js'), 'PracticeScreen');
+const EndsScreen = screen(() => import('./screens/ends/EndsScreen.js'), 'EndsScreen');
+const CalibrateScreen = screen(() => import('./screens/calibrate/CalibrateScreen.js'), 'CalibrateScreen');
 const CutScreen = screen(() => import('./screens/cut/CutScreen.js'), 'CutScreen');
 const ProveScreen = screen(() => import('./screens/prove/ProveScreen.js'), 'ProveScreen');
 const RouteScreen = screen(() => import('./screens/route/RouteScreen.js'), 'RouteScreen');
@@ -65,6 +70,9 @@ export function App(): ReactNode {
           <Routes>
             <Route path="/" element={<Board />} />
             <Route path="/jobs/:jobId/new" element={<NewRunScreen />} />
+            <Route path="/jobs/:jobId/practice" element={<PracticeScreen />} />
+            <Route path="/ends" element={<EndsScreen />} />
+            <Route path="/calibrate" element={<CalibrateScreen />} />
             <Route path="/catalog" element={<CatalogScreen />} />
             <Route path="/catalog/:kind" element={<CatalogScreen />} />
             <Route path="/catalog/:kind/:id" element={<CatalogScreen />} />
@@ -77,6 +85,8 @@ export function App(): ReactNode {
               <Route path="cables" element={<CablesScreen />} />
               <Route path="make" element={<MakeScreen />} />
               <Route path="make/:endId" element={<CardScreen />} />
+              <Route path="make/:endId/batch" element={<BatchScreen />} />
+              <Route path="make/:endId/repair" element={<RepairScreen />} />
               <Route path="cut" element={<CutScreen />} />
               <Route path="prove" element={<ProveScreen />} />
               <Route path="route" element={<RouteScreen />} />

@@ -88,7 +88,7 @@ export function shorten(
   };
 }
 
-const times = (count: number): string => `${count} ${count === 1 ? 're-make' : 're-makes'}`;
+const times = (count: number, more = ''): string => `${count}${more} ${count === 1 ? 're-make' : 're-makes'}`;
 
 function verdictOf(piece: Assembly, before: Standing, { slack, degrees }: Standing): Shortened['verdict'] {
   const moved = before.degrees.value - degrees.value;
@@ -100,7 +100,7 @@ function verdictOf(piece: Assembly, before: Standing, { slack, degrees }: Standi
   if (!slack) return { level: 'fine', text: 'No legs are entered, so nothing says how far it has to reach.' };
   if (slack.spareM >= 0)
     return slack.remakes > 0
-      ? { level: 'fine', text: `It still reaches; the slack covers ${times(slack.remakes)} more.` }
+      ? { level: 'fine', text: `It still reaches; the slack covers ${times(slack.remakes, ' more')}.` }
       : { level: 'caution', text: 'It just reaches: no cable is left for another re-make.' };
   if (slack.remakesWithLoops > 0)
     return {

@@ -260,7 +260,11 @@ export const brackwater: DemoJob = {
   id: '7a0e1d00-0000-4000-8000-00000000b001',
   name: 'Brackwater Sluice',
   site: 'Tarrowmere Flood Watch, base hut and mast',
-  practice: { ...defaultPractice, diesMm: [3.25, 5.4, 6.5, 10.9] },
+  practice: {
+    ...defaultPractice,
+    diesMm: [3.25, 5.4, 6.5, 10.9],
+    crew: ['Wenna', 'Joss', 'Petrok', 'Hedra'],
+  },
   runs: [
     { id: '7a0e1d00-0000-4000-8000-00000000a001', design: vhfVoice, facts: vhfFacts },
     { id: '7a0e1d00-0000-4000-8000-00000000a002', design: uhfLink, facts: nothingYet },

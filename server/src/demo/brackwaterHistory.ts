@@ -37,6 +37,7 @@ export const vhfFacts: Facts = {
       text: 'UHF plug, crimp neck: made and checked',
       by: 'Wenna',
       at: on(2, 14),
+      end: { part: 'uhf-plug-crimp-10mm', cable: 'rg213', recipe: 'crimp-uhf', work: 'new end' },
     },
     {
       id: '0d7c4a10-0000-4000-8000-000000000012',
@@ -45,6 +46,7 @@ export const vhfFacts: Facts = {
       text: 'N plug, crimp: made and checked',
       by: 'Joss',
       at: on(2, 15),
+      end: { part: 'n-plug-crimp-10mm', cable: 'rg213', recipe: 'crimp-bnc', work: 'new end', checkedBy: 'Wenna' },
     },
     {
       id: '0d7c4a10-0000-4000-8000-000000000013',
@@ -53,6 +55,15 @@ export const vhfFacts: Facts = {
       text: 'short after the crimp: braid inside the neck',
       by: 'Joss',
       at: on(2, 16),
+      end: {
+        part: 'n-plug-crimp-10mm',
+        cable: 'rg213',
+        recipe: 'crimp-bnc',
+        work: 'new end',
+        cause: 'braid inside the neck: short',
+        step: 'Prove',
+        lostM: 0.038,
+      },
     },
     {
       id: '0d7c4a10-0000-4000-8000-000000000014',

@@ -8,8 +8,9 @@ import {
 } from '@tanstack/react-query';
 import { ask } from './client.js';
 
-/** Where a run is kept in the cache. */
+/** Where a run, and a job, is kept in the cache. */
 export const runKey = (id: string): [string, string] => ['run', id];
+export const jobKey = (id: string): [string, string] => ['job', id];
 
 export const useJobs = (deleted = false): UseQueryResult<JobSummary[]> =>
   useQuery({
@@ -20,7 +21,7 @@ export const useJobs = (deleted = false): UseQueryResult<JobSummary[]> =>
 /** A job with its runs; nothing is asked while the id is not known. */
 export const useJob = (id: string): UseQueryResult<JobDocument> =>
   useQuery({
-    queryKey: ['job', id],
+    queryKey: jobKey(id),
     queryFn: () => ask<JobDocument>('GET', `/api/jobs/${id}`),
     enabled: id !== '',
   });

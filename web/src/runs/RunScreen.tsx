@@ -68,7 +68,7 @@ function OpenRunScreen({
     () => ({ id: document.id, jobId: document.jobId, document, editor, facts, writer, practice, sheet }),
     [document, editor, facts, writer, practice, sheet],
   );
-  const isCard = /\/make\/./.test(useLocation().pathname);
+  const isCard = /\/make\/[^/]+$/.test(useLocation().pathname);
 
   useKeys('mod+z', () => editor.undo?.(), { preventDefault: true });
   useKeys('mod+shift+z, mod+y', () => editor.redo?.(), { preventDefault: true });

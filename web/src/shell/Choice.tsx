@@ -53,17 +53,20 @@ export function Schools<T extends string>({
   value,
   options,
   onChange,
+  stacked = false,
 }: {
   label: string;
   value: T;
   options: readonly { value: T; label: string; why: string }[];
   onChange: (value: T) => void;
+  /** One above the other, for a narrow column. */
+  stacked?: boolean;
 }): ReactNode {
   const name = useId();
   return (
     <fieldset>
       <legend className="mb-1 text-sm text-muted">{label}</legend>
-      <div className="grid gap-2 sm:grid-cols-2">
+      <div className={`grid gap-2 ${stacked ? '' : 'sm:grid-cols-2'}`}>
         {options.map((option) => (
           <label
             key={option.value}

@@ -20,6 +20,8 @@ export const tools: { to: string; label: string; hint: string }[] = [
   { to: '/identify', label: 'Identify', hint: 'what am I holding?' },
   { to: '/kit', label: 'Kit', hint: 'what belongs in the bag' },
   { to: '/train', label: 'Trainer', hint: 'ten-minute drills' },
+  { to: '/ends', label: 'What ends teach', hint: 'failures and causes, by part and person' },
+  { to: '/calibrate', label: 'Life-size', hint: 'calibrate this screen against a card' },
 ];
 
 /** Ctrl K: find or do anything by typing. */

@@ -4,7 +4,7 @@ import type { RecipeInput, Step } from '../recipe.js';
 
 export const shortCheck = (id: string, when: string): Step => ({
   id,
-  name: 'Short check',
+  name: 'Check',
   title: 'Measure centre to braid',
   how: `${when} The far end is open.`,
   byTouch: `One lead on the centre, one on the braid, the far end open: a meter that beeps must stay silent.`,
@@ -68,7 +68,7 @@ export const through = ({ farEndMade }: RecipeInput): Step =>
 
 export const secondPerson: Step = {
   id: 'second',
-  name: 'Second person',
+  name: 'Second',
   title: 'Let somebody else look, pull and measure',
   how: 'Hand over cable and meter; whoever did not make this end says who they are.',
   byTouch: 'Hand over cable and meter; whoever did not make this end says who they are.',

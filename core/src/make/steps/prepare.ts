@@ -38,7 +38,7 @@ export const slideOn = (input: RecipeInput, ids: string[]): Step => {
 
 export const squareCut: Step = {
   id: 'cut',
-  name: 'Square cut',
+  name: 'Square',
   title: 'Cut the cable’s end square',
   how: 'Sharp cutter, one go. Turn the cable and look from the side.',
   byTouch: 'Hold the cutter across the cable, not aslant; one firm squeeze. Turn the cut face on a flat fingertip.',
@@ -151,7 +151,7 @@ export const bareCentre = ({ gauge, small }: RecipeInput): Step => ({
   byTouch: 'Roll the cable under a light blade, stop before metal; twist the plug of dielectric off with the lay of the strands.',
   looksRight: ['conductor bright and round, no nick', 'dielectric cut square'],
   feelsRight: ['the conductor is smooth along a nail', 'the dielectric ends in a flat step'],
-  goesWrong: ['a nick breaks at the first bend', 'a lost strand makes the pin loose'],
+  goesWrong: ['a nick breaks at the first bend', 'a lost strand makes the contact loose'],
   caution: 'Blade away from the thumb.',
   gauge: 'centre',
 });

@@ -82,6 +82,9 @@ function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
         >
           Delete job
         </button>
+        <Link className="button" to={`/jobs/${job.id}/practice`}>
+          Practice<span className="sr-only"> of {job.name}</span>
+        </Link>
         <Link className="button" to={`/jobs/${job.id}/new`}>
           New run from two ports
         </Link>

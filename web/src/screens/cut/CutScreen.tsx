@@ -11,6 +11,7 @@ import { usePreferences } from '../../preferences/Preferences.js';
 import { useWidth } from '../../ruler/useWidth.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { Schools } from '../../shell/Choice.js';
+import { schoolsOfCutting } from '../../shell/schools.js';
 import { FigureText } from '../../shell/FigureText.js';
 import { QuantityField } from '../../shell/QuantityField.js';
 import { Rows } from '../../shell/Rows.js';
@@ -199,18 +200,7 @@ function PracticeOfCutting(): ReactNode {
       <Schools
         label="Which constant the shop cuts by"
         value={practice.cutSchool}
-        options={[
-          {
-            value: 'exact',
-            label: 'Exact',
-            why: 'speed of light times velocity factor; the one to trust for phase',
-          },
-          {
-            value: 'shop',
-            label: 'Shop constant 468',
-            why: 'about 5 % short; only with trimming to a reading',
-          },
-        ]}
+        options={schoolsOfCutting}
         onChange={(cutSchool) => set({ cutSchool })}
       />
     </div>

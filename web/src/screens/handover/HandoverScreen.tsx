@@ -101,6 +101,12 @@ function Note(): ReactNode {
   );
 }
 
+/** Whatever an entry is about by its name; a batch’s piece with its number. */
+function aboutSaid(about: string, names: ReadonlyMap<string, string>): string {
+  const [base, piece] = about.split('#');
+  return `${names.get(base) ?? base}${piece ? `, piece ${piece}` : ''}`;
+}
+
 function Log({
   log,
   names,
@@ -125,7 +131,7 @@ function Log({
               <span>
                 <strong>
                   {entry.kind}
-                  {entry.about && `, ${names.get(entry.about) ?? entry.about}`}:
+                  {entry.about && `, ${aboutSaid(entry.about, names)}`}:
                 </strong>{' '}
                 {entry.text}
               </span>

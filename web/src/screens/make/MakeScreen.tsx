@@ -1,4 +1,6 @@
-import { formatLength, recipes, type EndSheet } from '@kobran/core';
+import { cardFor, formatLength, makeSchools, owns, toolSaid, type EndSheet } from '@kobran/core';
+import { MoreHorizontal } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../../preferences/Preferences.js';
@@ -7,12 +9,12 @@ import { useOpenRun } from '../../runs/RunContext.js';
 import { StagePage } from '../../shell/StagePage.js';
 import { StateMark } from '../../shell/StateMark.js';
 import { StripGaugeDrawing } from '../../gauge/StripGaugeDrawing.js';
-import { Dies } from './Dies.js';
 import { sayDay } from '../../shell/dates.js';
 
 /** Every end of the run with its strip gauge and the way to its card. */
 export function MakeScreen(): ReactNode {
-  const { sheet } = useOpenRun();
+  const { sheet, id, jobId } = useOpenRun();
+  const { units } = usePreferences();
   const open = sheet.ends.filter(({ made }) => !made);
   const minutes = open.reduce((sum, { part }) => sum + part.minutes, 0);
   const headline =
@@ -24,61 +26,100 @@ export function MakeScreen(): ReactNode {
   return (
     <StagePage
       headline={headline}
-      reason="Each end has a card: one step at a time, checks before anything that cannot be undone. The part maker’s own sheet wins over these figures."
+      reason={`Each end has a card: one step at a time, checks before anything that cannot be undone.${slackSaid(sheet.slack)} The part maker’s own sheet wins over these figures.`}
     >
+      <p className="mb-3 flex flex-wrap gap-x-5 gap-y-1">
+        <a
+          className="underline underline-offset-4 hover:text-copper"
+          href={`/api/runs/${id}/gauges.pdf?units=${units}`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          Print all strip gauges 1:1
+        </a>
+        <Link className="underline underline-offset-4 hover:text-copper" to={`/jobs/${jobId}/practice`}>
+          Our practice: schools, tools, dies, crew
+        </Link>
+        <Link className="underline underline-offset-4 hover:text-copper" to="/ends">
+          What our ends have taught us
+        </Link>
+      </p>
       <ul className="divide-y divide-rule border-y border-rule">
         {sheet.ends.map((end) => (
           <End key={end.id} end={end} />
         ))}
       </ul>
-      <Dies />
     </StagePage>
   );
 }
 
+const slackSaid = (slack: { remakes: number; spareM: number } | undefined): string => {
+  if (!slack || slack.spareM < 0) return '';
+  return slack.remakes === 0
+    ? ' The slack covers no re-make: measure twice.'
+    : ` The slack covers ${slack.remakes} ${slack.remakes === 1 ? 're\u2011make' : 're\u2011makes'}.`;
+};
+
 function End({ end }: { end: EndSheet }): ReactNode {
-  const { id, facts } = useOpenRun();
+  const { id, facts, practice } = useOpenRun();
   const { units } = usePreferences();
   const [ref, width] = useWidth<HTMLDivElement>();
   const made = facts.log.findLast(({ kind, about }) => kind === 'end made' && about === end.id);
-  const hasCard = recipes.some(({ makes }) => makes(end.part, end.cable));
+  const card = cardFor(end.part, end.cable, units, { schools: makeSchools(practice) });
+  const fits = end.gauge.fit.verdict === 'fits';
+  const lacking = card?.tools.filter((need) => !owns(practice, need)) ?? [];
   return (
-    <li className="grid gap-x-6 gap-y-2 py-3 lg:grid-cols-[17rem_minmax(0,1fr)]">
+    <li className="grid gap-x-6 gap-y-2 py-3 lg:grid-cols-[19rem_minmax(0,1fr)]">
       <div>
         <h2 className="flex items-center gap-2 font-bold">
           <StateMark state={end.made ? 'done' : 'not started'} /> {end.name}
         </h2>
         <p className="text-sm text-muted">
-          {end.part.name}, on {end.cable.name}; at {formatLength(end.atM, { system: units })}
+          {end.part.name}, on {end.cable.name}; at{' '}
+          <span className="whitespace-nowrap">{formatLength(end.atM, { system: units })}</span>
         </p>
-        {made && (
+        {end.made && made && (
           <p className="text-sm text-lake">
             Made{made.by ? ` by ${made.by}` : ''}, {sayDay(made.at)}
+            {made.end?.checkedBy ? `; checked by ${made.end.checkedBy}` : ''}
           </p>
         )}
         {end.failures > 0 && (
           <p className="text-sm text-caution">
             {end.failures === 1 ? 'Failed once before' : `Failed ${end.failures} times before`}
+            {end.lostM > 0 && `, ${formatLength(end.lostM, { system: units, small: true })} of cable lost`}
           </p>
         )}
-        {end.gauge.fit.verdict !== 'fits' && (
+        {end.deviations.length > 0 && (
+          <p className="text-sm text-muted">Noted: {end.deviations.at(-1)?.text}</p>
+        )}
+        {!fits && (
           <p className="text-sm font-semibold text-stop">
             {end.gauge.fit.verdict}: {end.gauge.fit.reason}
           </p>
         )}
-        {hasCard ? (
-          <Link
-            className={`button mt-2 ${end.made ? '' : 'button-copper'}`}
-            to={`/runs/${id}/make/${end.id}`}
-          >
-            {end.made ? 'Make it again' : 'Open the card'}
-          </Link>
-        ) : (
-          <p className="mt-2 text-sm text-muted">No card for this kind of part yet: go by its own sheet.</p>
+        {!end.made && lacking.length > 0 && (
+          <p className="text-sm text-caution">Not in the shop: {lacking.map(toolSaid).join(', ')}</p>
         )}
+        <div className="mt-2 flex gap-2">
+          {card || !fits ? (
+            <Link
+              className={`button ${end.made ? '' : 'button-copper'}`}
+              to={`/runs/${id}/make/${end.id}`}
+            >
+              {!fits ? 'What fits instead?' : end.made ? 'Make it again' : 'Open the card'}
+            </Link>
+          ) : (
+            <p className="text-sm text-muted">No card for this kind of part: go by its own sheet.</p>
+          )}
+          {card && fits && <More end={end} />}
+        </div>
       </div>
-      <div ref={ref} className="min-w-0 rounded border border-rule bg-paper">
-        {width > 0 && (
+      <div
+        ref={ref}
+        className={`min-w-0 ${end.made ? '' : 'rounded border border-rule bg-paper'}`}
+      >
+        {width > 0 && !end.made && (
           <StripGaugeDrawing
             gauge={end.gauge}
             active={undefined}
@@ -88,5 +129,52 @@ function End({ end }: { end: EndSheet }): ReactNode {
         )}
       </div>
     </li>
+  );
+}
+
+/** What else can be done with an end. */
+function More({ end }: { end: EndSheet }): ReactNode {
+  const { id } = useOpenRun();
+  const { units } = usePreferences();
+  const run = `/runs/${id}`;
+  const ways = [
+    { to: `${run}/make/${end.id}/repair`, label: 'This end is damaged', hint: 'how much to cut back, what it does' },
+    { to: `${run}/make/${end.id}?work=shrink`, label: 'Adhesive shrink and strain relief', hint: 'on a made end' },
+    { to: `${run}/make/${end.id}/batch`, label: 'Make several of the same', hint: 'one set-up, a tick for each piece' },
+  ];
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="button" aria-label={`More for ${end.name}`}>
+        <MoreHorizontal size={18} aria-hidden />
+        More
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="start"
+          sideOffset={4}
+          className="z-20 min-w-64 rounded border border-edge bg-paper p-1"
+        >
+          {ways.map(({ to, label, hint }) => (
+            <DropdownMenu.Item key={to} asChild>
+              <Link to={to} className="block rounded px-3 py-2 outline-none data-highlighted:bg-panel">
+                <span className="font-semibold">{label}</span>
+                <span className="block text-sm text-muted">{hint}</span>
+              </Link>
+            </DropdownMenu.Item>
+          ))}
+          <DropdownMenu.Item asChild>
+            <a
+              href={`/api/runs/${id}/gauges.pdf?end=${end.id}&units=${units}`}
+              target="_blank"
+              rel="noreferrer"
+              className="block rounded px-3 py-2 outline-none data-highlighted:bg-panel"
+            >
+              <span className="font-semibold">Print its gauge 1:1</span>
+              <span className="block text-sm text-muted">PDF, with a 100 mm check bar</span>
+            </a>
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
   );
 }

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { Schools } from '../../shell/Choice.js';
+import { schoolsOfTape } from '../../shell/schools.js';
 import { FigureText } from '../../shell/FigureText.js';
 import { Rows } from '../../shell/Rows.js';
 import { StagePage } from '../../shell/StagePage.js';
@@ -33,10 +34,7 @@ export function SealScreen(): ReactNode {
           <Schools
             label="How hard the rubber is stretched"
             value={practice.tapeStretch}
-            options={[
-              { value: 'a little', label: 'A little, 1.3 times', why: 'thicker layer, no risk of tearing' },
-              { value: 'hard', label: 'Hard, 1.8 times', why: 'fuses fastest; over-stretched it thins' },
-            ]}
+            options={schoolsOfTape}
             onChange={(tapeStretch) => setPractice({ tapeStretch })}
           />
         </div>

@@ -1,0 +1,236 @@
+import {
+  makeSchools,
+  schoolsOfCentre,
+  schoolsOfMarking,
+  schoolsOfUhfShield,
+  schoolsOfUnbraiding,
+  toolIds,
+  toolNames,
+  type Practice,
+} from '@kobran/core';
+import { useEffect, useState, type ReactNode } from 'react';
+import { useParams } from 'react-router';
+import { useJob } from '../../api/queries.js';
+import { usePreferences } from '../../preferences/Preferences.js';
+import { useJobPractice } from '../../runs/usePractice.js';
+import { Choice, Schools } from '../../shell/Choice.js';
+import { Message } from '../../shell/Message.js';
+import { schoolsOfCutting, schoolsOfTape } from '../../shell/schools.js';
+import { SignedBy } from '../../shell/SignedBy.js';
+import { Tick } from '../../shell/Tick.js';
+import { TopBar } from '../../shell/TopBar.js';
+import { Dies } from './Dies.js';
+
+type Section = { practice: Practice; onChange: (change: Partial<Practice>) => void };
+
+/** The shop’s chosen schools, tools and crew: what every card, cut and wrap of this job goes by. */
+export function PracticeScreen(): ReactNode {
+  const { jobId = '' } = useParams();
+  const { data: job, error } = useJob(jobId);
+  const [practice, change] = useJobPractice(jobId);
+  useEffect(() => {
+    document.title = 'Practice – Kobran';
+  }, []);
+  if (!job)
+    return (
+      <Message
+        title={error ? 'This job cannot be read' : 'Opening the practice…'}
+        {...(error ? { action: { label: 'Go to the board', to: '/' } } : {})}
+      />
+    );
+  const section = { practice, onChange: change };
+  return (
+    <div className="min-h-screen">
+      <TopBar
+        crumbs={[{ label: 'Board', to: '/' }, { label: job.name, to: `/?job=${jobId}` }, { label: 'Practice' }]}
+      />
+      <main className="mx-auto max-w-5xl px-4 py-4">
+        <h1 className="text-xl font-bold">Our practice at {job.name}</h1>
+        <p className="mt-1 max-w-3xl text-muted">
+          Good people differ on these. Choose your way; every card, cut and wrap of this job goes by it and says why.
+        </p>
+        <div className="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-2">
+          <AtTheBench {...section} />
+          <div className="grid content-start gap-6">
+            <Checks {...section} />
+            <Crew {...section} />
+            <Owned {...section} />
+            <Units />
+          </div>
+        </div>
+      </main>
+    </div>
+  );
+}
+
+function AtTheBench({ practice, onChange }: Section): ReactNode {
+  const { centreSchool, marking, unbraiding } = makeSchools(practice);
+  return (
+    <section className="grid content-start gap-5" aria-label="Schools">
+      <Schools
+        stacked
+        label="How the centre contact is fastened"
+        value={centreSchool}
+        options={schoolsOfCentre}
+        onChange={(to) => onChange({ centreSchool: to })}
+      />
+      <Schools
+        stacked
+        label="How a strip is marked"
+        value={marking}
+        options={schoolsOfMarking}
+        onChange={(to) => onChange({ marking: to })}
+      />
+      <Schools
+        stacked
+        label="What opens the braid"
+        value={unbraiding}
+        options={schoolsOfUnbraiding}
+        onChange={(to) => onChange({ unbraiding: to })}
+      />
+      <Schools
+        stacked
+        label="Which UHF plug is proposed first, by how the shield is joined"
+        value={practice.uhfShield ?? 'crimp'}
+        options={schoolsOfUhfShield}
+        onChange={(to) => onChange({ uhfShield: to })}
+      />
+      <Schools
+        stacked
+        label="Which constant we cut by"
+        value={practice.cutSchool}
+        options={schoolsOfCutting}
+        onChange={(to) => onChange({ cutSchool: to })}
+      />
+      <Schools
+        stacked
+        label="How hard the rubber tape is stretched"
+        value={practice.tapeStretch}
+        options={schoolsOfTape}
+        onChange={(to) => onChange({ tapeStretch: to })}
+      />
+    </section>
+  );
+}
+
+const MOST_REMAKES = 5;
+
+function Checks({ practice, onChange }: Section): ReactNode {
+  return (
+    <section aria-labelledby="checks">
+      <h2 id="checks" className="font-bold">
+        Checks and spare cable
+      </h2>
+      <Tick
+        label="Two people check each end before it is signed off"
+        checked={practice.twoPersonCheck ?? false}
+        onChange={(twoPersonCheck) => onChange({ twoPersonCheck })}
+      />
+      <p className="mb-3 text-sm text-muted">What one hand has just made, its eyes see as right.</p>
+      <Choice
+        label="Re-makes kept for each end"
+        value={String(practice.remakesPerEnd)}
+        options={Array.from({ length: MOST_REMAKES + 1 }, (_, n) => ({
+          value: String(n),
+          label: n === 0 ? 'none: cable is cut exactly' : `${n}`,
+        }))}
+        onChange={(n) => onChange({ remakesPerEnd: Number(n) })}
+        hint="About 60 mm of cable each; the route asks for it and the slack says how many are left."
+      />
+    </section>
+  );
+}
+
+function Crew({ practice, onChange }: Section): ReactNode {
+  const [name, setName] = useState('');
+  const crew = practice.crew ?? [];
+  const typed = name.trim();
+  const known = crew.some((one) => one.toLocaleLowerCase() === typed.toLocaleLowerCase());
+  return (
+    <section aria-labelledby="crew">
+      <h2 id="crew" className="font-bold">
+        Crew
+      </h2>
+      <ul className="mt-1 flex flex-wrap gap-2">
+        {crew.map((one) => (
+          <li key={one} className="flex items-center gap-1 rounded border border-rule pl-3">
+            {one}
+            <button
+              className="min-h-9 px-2 text-muted hover:text-stop"
+              aria-label={`Take ${one} off the crew`}
+              onClick={() => onChange({ crew: crew.filter((other) => other !== one) })}
+            >
+              ×
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="mt-2 flex gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (typed !== '' && !known) onChange({ crew: [...crew, typed] });
+          setName('');
+        }}
+      >
+        <input
+          className="field"
+          aria-label="First name"
+          placeholder="First name"
+          maxLength={60}
+          value={name}
+          onChange={({ target }) => setName(target.value)}
+        />
+        <button className="button">Add</button>
+      </form>
+      <div className="mt-3">
+        <SignedBy crew={crew} />
+        <p className="mt-1 text-sm text-muted">Who works at this device; signs readings, ends and the log.</p>
+      </div>
+    </section>
+  );
+}
+
+function Owned({ practice, onChange }: Section): ReactNode {
+  const tools = practice.tools ?? toolIds;
+  return (
+    <section className="grid gap-3" aria-labelledby="owned">
+      <h2 id="owned" className="font-bold">
+        What the shop owns
+      </h2>
+      <fieldset>
+        <legend className="mb-1 text-sm text-muted">
+          Tools{practice.tools ? '' : ' (not said yet: all are taken as owned)'}
+        </legend>
+        <div className="grid sm:grid-cols-2">
+          {toolIds.map((tool) => (
+            <Tick
+              key={tool}
+              label={toolNames[tool]}
+              checked={tools.includes(tool)}
+              onChange={(on) =>
+                onChange({ tools: toolIds.filter((one) => (one === tool ? on : tools.includes(one))) })
+              }
+            />
+          ))}
+        </div>
+      </fieldset>
+      <Dies practice={practice} onChange={onChange} />
+    </section>
+  );
+}
+
+function Units(): ReactNode {
+  const { units, set } = usePreferences();
+  return (
+    <Choice
+      label="Units at this device"
+      value={units}
+      options={[
+        { value: 'metric', label: 'Metres and millimetres' },
+        { value: 'imperial', label: 'Feet and inches' },
+      ]}
+      onChange={(to) => set({ units: to === 'imperial' ? 'imperial' : 'metric' })}
+    />
+  );
+}

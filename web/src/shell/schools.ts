@@ -1,0 +1,17 @@
+import type { Practice, School } from '@kobran/core';
+
+/** Schools which a stage and the practice both offer. */
+
+export const schoolsOfCutting: School<Practice['cutSchool']>[] = [
+  {
+    value: 'exact',
+    label: 'Exact',
+    why: 'speed of light times velocity factor; the one to trust for phase',
+  },
+  { value: 'shop', label: 'Shop constant 468', why: 'about 5 % short; only with trimming to a reading' },
+];
+
+export const schoolsOfTape: School<Practice['tapeStretch']>[] = [
+  { value: 'a little', label: 'A little, 1.3 times', why: 'thicker layer, no risk of tearing' },
+  { value: 'hard', label: 'Hard, 1.8 times', why: 'fuses fastest; over-stretched it thins' },
+];
