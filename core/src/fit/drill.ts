@@ -9,6 +9,7 @@ import {
   type Face,
   type FaceCode,
 } from '../catalog/index.js';
+import { MISSED_WEIGHT, below, shuffled } from './chance.js';
 import { acrossMm } from './features.js';
 import { mate, type Verdict } from './mate.js';
 
@@ -31,21 +32,6 @@ export const verdicts: Verdict[] = ['mates', 'mates with a caution', 'no contact
 export type DrillScore = Readonly<
   Record<string, { asked: number; missed: number; last: 'right' | 'missed' }>
 >;
-
-/** A missed question comes this many times as often as another. */
-const MISSED_WEIGHT = 6;
-
-const below = (rng: RandomGenerator, count: number): number =>
-  prand.unsafeUniformIntDistribution(0, count - 1, rng);
-
-function shuffled<T>(items: readonly T[], rng: RandomGenerator): T[] {
-  const out = [...items];
-  for (let k = out.length - 1; k > 0; k--) {
-    const other = below(rng, k + 1);
-    [out[k], out[other]] = [out[other], out[k]];
-  }
-  return out;
-}
 
 /** How easily two faces are taken for each other: less is easier. */
 function likeness(a: Face, b: Face): number {
@@ -151,7 +137,11 @@ export function nextDrill(kind: DrillQuestion['kind'], score: DrillScore, seed: 
 }
 
 /** The score after an answer. */
-export function scored(score: DrillScore, { id, right }: DrillQuestion, answer: string): DrillScore {
+export function scored(
+  score: DrillScore,
+  { id, right }: Pick<DrillQuestion, 'id' | 'right'>,
+  answer: string,
+): DrillScore {
   const before = id in score ? score[id] : { asked: 0, missed: 0 };
   const wrong = answer !== right;
   return {

@@ -1,4 +1,11 @@
 export {
+  assemblyDrills,
+  assemblyQuestion,
+  nextAssembly,
+  type AssemblyDrill,
+  type AssemblyQuestion,
+} from './assemblyDrill.js';
+export {
   MOST_IN_BATCH,
   batchEndId,
   batchFinished,
@@ -16,6 +23,7 @@ export {
 } from './batch.js';
 export { cardFor, lostOnFailureMm, stepBlocked, type Card, type CardOptions, type StepDone } from './card.js';
 export { cutBack, damageKinds, damages, type CutBack, type Damage, type DamageKind } from './cutBack.js';
+export { drawnEnd, endFaults, faultKinds, faultsOf, type DrawnEnd, type EndFault } from './endFaults.js';
 export { ID1_CARD_MM, pxPerMmNow, scaleFromCard, type ScreenScale } from './lifeSize.js';
 export { CHECK_BAR_MM, gaugeSheet, type SheetHead } from './gaugeSheet.js';
 export { A4, type Ink, type Paper, type Shape } from './paper.js';

@@ -1,5 +1,11 @@
-import { lostOnFailureMm, type Card, type EndRecord, type EndSheet, type SpokenCommand } from '@kobran/core';
-import { parseResistance } from '@kobran/core';
+import {
+  lostOnFailureMm,
+  parseResistance,
+  type Card,
+  type EndRecord,
+  type EndSheet,
+  type SpokenCommand,
+} from '@kobran/core';
 import { useEffect, useRef, useState, type MouseEvent, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
@@ -209,10 +215,11 @@ function Head({
       </p>
       <p className="flex flex-wrap gap-x-5">
         <button className="min-h-9 text-muted underline underline-offset-4 hover:text-copper" onClick={onOptions}>
-          Options{said === '' ? '' : `: ${said}`} <kbd className="key">O</kbd>
+          Options{said === '' ? '' : `: ${said}`} <kbd className="key hidden md:inline">O</kbd>
         </button>
         <button className="min-h-9 text-muted underline underline-offset-4 hover:text-copper" onClick={onLeave}>
-          Esc leaves, nothing is lost
+          <span className="hidden md:inline">Esc leaves, nothing is lost</span>
+          <span className="md:hidden">Leave</span>
         </button>
       </p>
     </div>

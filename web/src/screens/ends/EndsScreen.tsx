@@ -11,7 +11,7 @@ const kinds = [
   ['part', 'Part'],
   ['recipe', 'Recipe'],
   ['person', 'Person'],
-  ] as const;
+] as const;
 type Kind = (typeof kinds)[number][0];
 
 /** What the ends of all jobs have taught the shop: failures and causes by part, recipe and person. */
@@ -95,7 +95,7 @@ function Row({ row, name }: { row: Tally; name: string }): ReactNode {
         <h2 className="font-bold">{name}</h2>
         <p className="text-sm text-muted">
           {tries} {tries === 1 ? 'try' : 'tries'}, {row.failed} failed
-          {row.lostM > 0 && `; ${formatLength(row.lostM, { system: units, small: true })} of cable lost`}
+          {row.lostM > 0 && `; ${formatLength(row.lostM, { system: units })} of cable lost`}
         </p>
       </div>
       <div>
@@ -117,15 +117,15 @@ function Row({ row, name }: { row: Tally; name: string }): ReactNode {
   );
 }
 
-const BAR = { width: 200, height: 22 };
+const BAR = { width: 150, height: 22 };
 
 /** The share that failed on 0 to 100 %, with its interval. */
 function ShareBar({ row: { share } }: { row: Tally }): ReactNode {
   const percent = (part: number): string => `${(part * 100).toFixed(0)} %`;
   const x = (part: number): number => 1 + part * (BAR.width - 2);
   return (
-    <p className="flex items-center gap-3">
-      <svg width={BAR.width} height={BAR.height} aria-hidden="true" className="max-w-full shrink">
+    <p className="flex flex-wrap items-center gap-x-3">
+      <svg width={BAR.width} height={BAR.height} aria-hidden="true" className="shrink-0">
         <path d={`M1 ${BAR.height / 2}H${BAR.width - 1}`} stroke="var(--rule)" strokeWidth={2} />
         {[0, 0.25, 0.5, 0.75, 1].map((part) => (
           <path key={part} d={`M${x(part)} ${BAR.height / 2 - 5}v10`} stroke="var(--rule)" strokeWidth={1.5} />

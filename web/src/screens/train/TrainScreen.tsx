@@ -1,20 +1,29 @@
 import {
   acrossMm,
+  assemblyDrills,
+  catalog,
   faceInFull,
   faceOf,
+  nextAssembly,
   nextDrill,
   scored,
   seriesOf,
   variantOf,
+  type AssemblyDrill,
+  type AssemblyQuestion,
   type DrillQuestion,
   type DrillScore,
   type Face,
+  type UnitSystem,
 } from '@kobran/core';
 import { useEffect, useState, type ReactNode } from 'react';
 import { FaceDrawing, JointDrawing } from '../../faces/FaceDrawing.js';
 import { FaceFront } from '../../faces/FaceFront.js';
+import { usePreferences } from '../../preferences/Preferences.js';
 import { TopBar } from '../../shell/TopBar.js';
 import { useKeys } from '../../shell/useKeys.js';
+import { AssemblyAsked } from './AssemblyAsked.js';
+import { Options } from './Options.js';
 
 const KEY = 'kobran.drill';
 const DRILL_MINUTES = 10;
@@ -29,11 +38,39 @@ function kept(): DrillScore {
 
 const freshSeed = (): number => crypto.getRandomValues(new Uint32Array(1))[0] & 0x7fffffff;
 
-/** Ten-minute drills on faces and verdicts, made from the catalogue; what was missed comes back. */
+type Kind = DrillQuestion['kind'] | AssemblyDrill;
+type Question = DrillQuestion | AssemblyQuestion;
+
+const drills: [Kind, string][] = [
+  ['face', 'Know the face'],
+  ['verdict', 'Does it mate?'],
+  ['order', 'Parts in order'],
+  ['strip', 'Strip lengths'],
+  ['fault', 'Spot the fault'],
+];
+
+const isAssembly = (kind: Kind): kind is AssemblyDrill => assemblyDrills.some((one) => one === kind);
+
+const nextOf = (kind: Kind, score: DrillScore, units: UnitSystem): Question =>
+  isAssembly(kind)
+    ? nextAssembly(kind, score, freshSeed(), units)
+    : nextDrill(kind, score, freshSeed());
+
+const rightSaid = (question: Question): string => {
+  if (question.kind === 'order')
+    return question.right
+      .split('>')
+      .map((id) => question.card.train.find((item) => item.id === id)?.name ?? id)
+      .join(', ');
+  return question.options.find(({ id }) => id === question.right)?.text ?? question.right;
+};
+
+/** Ten-minute drills on faces, verdicts and assembling, made from catalogue and recipes; what was missed comes back. */
 export function TrainScreen(): ReactNode {
-  const [kind, setKind] = useState<DrillQuestion['kind']>('face');
+  const { units } = usePreferences();
+  const [kind, setKind] = useState<Kind>('face');
   const [score, setScore] = useState(kept);
-  const [question, setQuestion] = useState(() => nextDrill('face', kept(), freshSeed()));
+  const [question, setQuestion] = useState<Question>(() => nextOf('face', kept(), units));
   const [answer, setAnswer] = useState<string>();
   const [session, setSession] = useState({ right: 0, asked: 0 });
   const [startedAt, setStartedAt] = useState<number>();
@@ -44,7 +81,7 @@ export function TrainScreen(): ReactNode {
   }, []);
   const next = (of = kind): void => {
     setAnswer(undefined);
-    setQuestion(nextDrill(of, score, freshSeed()));
+    setQuestion(nextOf(of, score, units));
   };
   const give = (id: string): void => {
     if (answer !== undefined) return;
@@ -60,7 +97,7 @@ export function TrainScreen(): ReactNode {
     '1, 2, 3, 4, 5',
     (_, { keys }) => {
       const option = question.options.at(Number(keys?.at(0)) - 1);
-      if (option) give(option.id);
+      if (option && question.options.length > 0) give(option.id);
       // The choice of the drill has the focus at first; a digit means nothing to it.
     },
     { enableOnFormTags: ['input'] },
@@ -72,14 +109,9 @@ export function TrainScreen(): ReactNode {
       <main className="mx-auto max-w-4xl px-4 py-4">
         <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2">
           <h1 className="text-xl font-bold">Trainer</h1>
-          <fieldset className="flex gap-2">
+          <fieldset className="flex flex-wrap gap-2">
             <legend className="sr-only">Drill</legend>
-            {(
-              [
-                ['face', 'Know the face'],
-                ['verdict', 'Does it mate?'],
-              ] as const
-            ).map(([value, label]) => (
+            {drills.map(([value, label]) => (
               <label
                 key={value}
                 className={`flex min-h-9 cursor-pointer items-center gap-2 rounded border-2 px-3 ${kind === value ? 'border-copper font-semibold' : 'border-rule'}`}
@@ -104,15 +136,21 @@ export function TrainScreen(): ReactNode {
               : `${session.right} of ${session.asked} right, ${left > 0 ? `${left} min left` : 'ten minutes are over, well done'}`}
           </p>
         </div>
-        <Asked question={question} answer={answer} onAnswer={give} />
+        {'card' in question ? (
+          <AssemblyAsked question={question} answer={answer} onAnswer={give} />
+        ) : (
+          <Asked question={question} answer={answer} onAnswer={give} />
+        )}
         {answer !== undefined && (
           <section aria-live="polite" className="mt-4 border-t-2 border-ink pt-3">
             <p className={`text-lg font-bold ${answer === question.right ? 'text-lake' : 'text-stop'}`}>
               {answer === question.right
                 ? 'Right.'
-                : `No: ${question.options.find(({ id }) => id === question.right)?.text}.`}
+                : `No: ${rightSaid(question)}.`}
             </p>
-            <p className="mt-1 max-w-2xl">{question.reason}</p>
+            <p className="mt-1 max-w-2xl">
+              {typeof question.reason === 'string' ? question.reason : question.reason(answer)}
+            </p>
             {question.kind === 'verdict' && (
               <p className="text-muted">
                 {question.faces.map((code) => faceInFull(faceOf(code))).join(' on ')}
@@ -184,28 +222,9 @@ function Asked({
       </div>
       <div>
         <h2 className="text-lg font-bold">{question}</h2>
-        <ol className="mt-3 space-y-2">
-          {options.map(({ id, text }, k) => {
-            const shown = answer !== undefined && (id === right || id === answer);
-            return (
-              <li key={id}>
-                <button
-                  className={`button min-h-11 w-full justify-start text-left ${shown ? (id === right ? 'border-lake text-lake' : 'border-stop text-stop') : ''}`}
-                  aria-disabled={answer !== undefined}
-                  onClick={() => onAnswer(id)}
-                >
-                  <span aria-hidden="true" className="figures text-copper">
-                    {k + 1}
-                  </span>
-                  {text}
-                  {shown && (
-                    <span className="sr-only">{id === right ? ' – right' : ' – your answer, wrong'}</span>
-                  )}
-                </button>
-              </li>
-            );
-          })}
-        </ol>
+        <div className="mt-3">
+          <Options options={options} right={right} answer={answer} onAnswer={onAnswer} />
+        </div>
       </div>
     </section>
   );
@@ -217,6 +236,11 @@ function Missed({ score, onForget }: { score: DrillScore; onForget: () => void }
   if (asked === 0) return null;
   const said = (id: string): string => {
     const [kind, about] = id.split(':');
+    if (isAssembly(kind as Kind)) {
+      const [part, cable] = about.split('|');
+      const drill = drills.find(([one]) => one === kind)?.[1] ?? kind;
+      return `${drill}: ${catalog.parts.get(part)?.name ?? part}, on ${catalog.cables.get(cable)?.name ?? cable}`;
+    }
     const names = about.split('|').map((code) => faceInFull(faceOf(code)));
     return kind === 'face' ? names[0] : names.join(' on ');
   };

@@ -1,0 +1,117 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  assemblyDrills,
+  assemblyQuestion,
+  drawnEnd,
+  endFaults,
+  faultKinds,
+  faultsOf,
+  nextAssembly,
+  type AssemblyQuestion,
+} from './index.js';
+
+const seed = fc.integer({ min: 0, max: 2 ** 31 - 1 });
+const ask = (kind: (typeof assemblyDrills)[number], from: number): AssemblyQuestion =>
+  nextAssembly(kind, {}, from, 'metric');
+
+describe('assembling drills, made from the recipes', () => {
+  it('the same seed asks the same', () => {
+    for (const kind of assemblyDrills) {
+      const [one, other] = [ask(kind, 7), ask(kind, 7)];
+      expect(one.id).toBe(other.id);
+      expect(one.options).toEqual(other.options);
+      expect(one.bench).toEqual(other.bench);
+    }
+  });
+
+  it('order: every part lies on the bench once, and the right order is the train’s', () => {
+    fc.assert(
+      fc.property(seed, (from) => {
+        const { bench, right, card } = ask('order', from);
+        expect(bench.map(({ id }) => id).sort()).toEqual(card.train.map(({ id }) => id).sort());
+        expect(right.split('>')).toEqual(card.train.map(({ id }) => id));
+      }),
+      { numRuns: 100 },
+    );
+  });
+
+  it('order: the reason names the first part that is in the wrong place', () => {
+    const question = assemblyQuestion('order:uhf-plug-crimp-10mm|rg213', 1, 'metric');
+    expect(question.right).toBe('nut>shrink>ferrule>body');
+    expect(question.reason('nut>ferrule>shrink>body')).toContain('Place 2 is the shrink tube’s');
+    expect(question.reason(question.right)).not.toContain('Place');
+  });
+
+  it('strip: four choices, one right, and the reason says what the wrong one causes', () => {
+    fc.assert(
+      fc.property(seed, (from) => {
+        const { options, right, reason } = ask('strip', from);
+        expect(options).toHaveLength(4);
+        expect(new Set(options.map(({ id }) => id)).size).toBe(4);
+        expect(options.filter(({ id }) => id === right)).toHaveLength(1);
+        const wrong = options.find(({ id }) => id !== right);
+        expect(reason(wrong?.id ?? '').length).toBeGreaterThan(reason(right).length);
+      }),
+      { numRuns: 100 },
+    );
+  });
+
+  it('fault: the true fault and “nothing” are always among the choices', () => {
+    fc.assert(
+      fc.property(seed, (from) => {
+        const { options, right, end, card } = ask('fault', from);
+        const ids = options.map(({ id }) => id);
+        expect(ids).toContain(right);
+        expect(ids).toContain('none');
+        expect(ids.length).toBeGreaterThanOrEqual(4);
+        expect(end).toBeDefined();
+        for (const id of ids) expect(faultsOf(card)).toContain(id);
+      }),
+      { numRuns: 100 },
+    );
+  });
+
+  it('every fault of the trade is asked for in the end', () => {
+    const asked = new Set(Array.from({ length: 300 }, (_, k) => ask('fault', k * 7919).right));
+    expect(asked).toEqual(new Set(endFaults));
+  });
+
+  it('what was missed comes back sooner', () => {
+    const id = 'strip:uhf-plug-crimp-5mm|rg58';
+    const times = (score: Parameters<typeof nextAssembly>[1]): number =>
+      Array.from({ length: 400 }, (_, k) => nextAssembly('strip', score, k * 104729, 'metric').id).filter(
+        (one) => one === id,
+      ).length;
+    expect(times({ [id]: { asked: 1, missed: 1, last: 'missed' } })).toBeGreaterThan(3 * times({}));
+  });
+
+  it('a drill that is not there is a mistake of the program', () =>
+    expect(() => assemblyQuestion('order:nothing|rg58', 1, 'metric')).toThrow('nothing'));
+});
+
+describe('a drawn end shows its fault and nothing else', () => {
+  const { card } = assemblyQuestion('fault:bnc-plug-crimp-25mm|rg174|none', 1, 'metric');
+  const sound = drawnEnd(card, 'none');
+
+  it.each(endFaults.filter((fault) => fault !== 'none'))('%s', (fault) => {
+    const spoilt = drawnEnd(card, fault);
+    expect(spoilt).not.toEqual(sound);
+    expect(spoilt.said).not.toBe(sound.said);
+    // The words say what is seen, not what it is called.
+    expect(spoilt.said.toLowerCase()).not.toContain(fault);
+    expect(faultKinds[fault].reason).toMatch(/\.$/);
+    expect(faultKinds[fault].step(card), fault).toBeTruthy();
+  });
+
+  it('short braid: what the braid lacks is bare dielectric, the jacket cut stays', () => {
+    const sum = (end: typeof sound): number => end.stretches.reduce((all, { lengthMm }) => all + lengthMm, 0);
+    expect(sum(drawnEnd(card, 'short braid'))).toBeCloseTo(sum(sound), 9);
+  });
+
+  it('a part without a pin cannot have the wrong one', () => {
+    const uhf = assemblyQuestion('fault:uhf-plug-crimp-5mm|rg58|none', 1, 'metric').card;
+    expect(faultsOf(uhf)).not.toContain('wrong pin');
+    expect(faultsOf(uhf)).toContain('forgotten ferrule');
+  });
+});
