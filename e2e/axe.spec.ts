@@ -20,7 +20,14 @@ const screens: [name: string, path: string][] = [
   ['identify', '/identify'],
   ['kit', '/kit'],
   ['trainer', '/train'],
+  ['what ends teach', '/ends'],
+  ['life-size', '/calibrate'],
+  ['practice', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/practice'],
   ['make', `${demo.vhf}/make`],
+  ['repair', `${demo.vhf}/make/main.b/repair`],
+  ['batch', `${demo.vhf}/make/jumper.a/batch`],
+  ['card, re-ending', `${demo.hf}/make/main.b?work=re-end`],
+  ['card, shrink', `${demo.hf}/make/main.a?work=shrink`],
   ['card', `${demo.hf}/make/main.b`],
   ['cut', `${demo.phasing}/cut`],
   ['prove', `${demo.vhf}/prove`],
@@ -79,15 +86,18 @@ test('axe finds nothing at any step of a card, nor in its dialogs', async ({ pag
       names.push(name);
       await expectClean(page, name);
     }
-    if (name === 'Sign off') break;
     const open = page.getByRole('button', { name: 'It shows open' });
     if (name === 'Through') await page.getByLabel('It shows').fill('0.2');
     else if (await open.isVisible()) await open.click();
+    if (name === 'Sign off') break;
     await page.getByRole('button', { name: /^Next|^On the cable/ }).click();
   }
-  expect(names).toHaveLength(16);
+  expect(names).toHaveLength(19);
   await page.keyboard.press('w');
   await expectClean(page, 'what went wrong');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('o');
+  await expectClean(page, 'how this card is worked');
 });
 
 test('a phone: nothing scrolls sideways and axe finds nothing', async ({ page, baseURL }) => {

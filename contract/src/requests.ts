@@ -1,5 +1,13 @@
 import 'reflect-metadata';
-import { EndRecord, MOST_IN_BATCH, Practice, logKinds, shopKinds, type LogKind, type ShopKind } from '@kobran/core';
+import {
+  EndRecord,
+  MOST_IN_BATCH,
+  Practice,
+  logKinds,
+  shopKinds,
+  type LogKind,
+  type ShopKind,
+} from '@kobran/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,

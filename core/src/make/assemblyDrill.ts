@@ -140,7 +140,10 @@ function stripQuestion(id: string, card: Card, rng: RandomGenerator, system: Uni
   const lengths = card.gauge.stretches.map(({ lengthMm }) => lengthMm);
   const said = (some: number[]): string =>
     card.gauge.stretches
-      .map(({ layer }: GaugeStretch, k) => `${layer} ${formatLength(some[k] / 1000, { system, small: true, fraction: 32 })}`)
+      .map(
+        ({ layer }: GaugeStretch, k) =>
+          `${layer} ${formatLength(some[k] / 1000, { system, small: true, fraction: 32 })}`,
+      )
       .join(', ');
   const right = said(lengths);
   const wrong = new Map<string, string>();

@@ -65,13 +65,20 @@ describe('ten of the same', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 1, max: 8 }),
-        fc.array(fc.record({ piece: fc.integer({ min: 1, max: 8 }), act: fc.constantFrom('tick', 'fail', 'back') })),
+        fc.array(
+          fc.record({ piece: fc.integer({ min: 1, max: 8 }), act: fc.constantFrom('tick', 'fail', 'back') }),
+        ),
         (count, acts) => {
           let batch = freshBatch(count);
           for (const { piece, act } of acts) {
             if (act === 'back') batch = stepBack(batch);
             else if (piece <= count && act === 'tick') batch = tickPiece(batch, card, piece, fine).batch;
-            else if (piece <= count && act === 'fail' && !(piece in batch.failed) && piecesOf(batch).length > 1)
+            else if (
+              piece <= count &&
+              act === 'fail' &&
+              !(piece in batch.failed) &&
+              piecesOf(batch).length > 1
+            )
               batch = failPiece(batch, card, piece, 'a cause');
           }
           for (let guard = 0; guard < 400 && !batchFinished(batch, card); guard++) {

@@ -39,11 +39,17 @@ export type Ticked = { batch: Batch; blocked?: string };
  *
  * @param readingOk verdict of the piece's reading, for a step which asks for one
  */
-export function tickPiece(batch: Batch, card: Card, piece: number, done: Omit<StepDone, 'confirmed'>): Ticked {
+export function tickPiece(
+  batch: Batch,
+  card: Card,
+  piece: number,
+  done: Omit<StepDone, 'confirmed'>,
+): Ticked {
   const step = card.steps[batch.step];
   // A tick says that the parts are on this piece: they are confirmed piece by piece instead of part by part.
   const blocked = stepBlocked({ ...step, confirm: false }, { ...done, confirmed: [] });
-  if (blocked) return { batch, blocked: `Piece ${piece}: ${blocked.charAt(0).toLowerCase()}${blocked.slice(1)}` };
+  if (blocked)
+    return { batch, blocked: `Piece ${piece}: ${blocked.charAt(0).toLowerCase()}${blocked.slice(1)}` };
   if (piece in batch.failed || isDone(batch, step, piece)) return { batch };
   const ticked: Batch = {
     ...batch,

@@ -118,7 +118,9 @@ describe('laws of every card, over all recipes, cables that fit and schools', ()
       const after = steps.slice(pointOfNoReturn);
       expect(before[before.length - 1].reading ?? before.at(-2)?.reading, name).toBe('short check');
       expect(after.filter(({ reading }) => reading === 'insulation').length, name).toBe(1);
-      expect(after.filter(({ reading }) => reading === 'continuity' || reading === 'loop').length, name).toBe(1);
+      expect(after.filter(({ reading }) => reading === 'continuity' || reading === 'loop').length, name).toBe(
+        1,
+      );
       // What slides on first is on before anything is closed.
       const slid = steps.findIndex(({ id }) => id === 'slide');
       expect(slid, name).toBeLessThan(pointOfNoReturn);
@@ -126,7 +128,19 @@ describe('laws of every card, over all recipes, cables that fit and schools', ()
   });
 
   it('the order of the general card never changes', () => {
-    const order = ['parts', 'slide', 'cut', 'mark', 'jacket', 'strands', 'short1', 'tug', 'prove', 'through', 'sign'];
+    const order = [
+      'parts',
+      'slide',
+      'cut',
+      'mark',
+      'jacket',
+      'strands',
+      'short1',
+      'tug',
+      'prove',
+      'through',
+      'sign',
+    ];
     eachCard(({ steps }, name) => {
       const at = order.map((id) => steps.findIndex((step) => step.id === id)).filter((k) => k >= 0);
       expect(at, name).toEqual(at.toSorted((x, y) => x - y));
@@ -232,10 +246,9 @@ describe('strip tool and ruler say the same as the gauge', () => {
   it('names each cut once, the jacket last', () => {
     const { gauge } = card('uhf-plug-crimp-10mm', 'rg213');
     expect(cutsFromEnd(gauge).map(({ layer }) => layer)).toEqual(['dielectric', 'braid', 'jacket']);
-    expect(cutsFromEnd(stripGauge(part('uhf-plug-screw-on-10mm'), cable('rg213'))).map(({ layer }) => layer)).toEqual([
-      'dielectric',
-      'jacket',
-    ]);
+    expect(
+      cutsFromEnd(stripGauge(part('uhf-plug-screw-on-10mm'), cable('rg213'))).map(({ layer }) => layer),
+    ).toEqual(['dielectric', 'jacket']);
   });
 });
 

@@ -21,7 +21,9 @@ describe('how much of a damaged end to cut off', () => {
   });
 
   it('water takes more than a crush, and nothing is ever gained', () => {
-    expect(cutBack('wet', 0.2, part, gauge).lostM).toBeGreaterThan(cutBack('crushed', 0.2, part, gauge).lostM);
+    expect(cutBack('wet', 0.2, part, gauge).lostM).toBeGreaterThan(
+      cutBack('crushed', 0.2, part, gauge).lostM,
+    );
     for (const any of catalog.parts.values())
       for (const cable of catalog.cables.values())
         if (fitCable(any, cable).verdict === 'fits')

@@ -77,7 +77,8 @@ export const faultKinds: Record<EndFault, FaultKind> = {
       ),
       said: end.said.replace(/braid [\d.]+ mm/, `braid ${(braidOf(end) * 0.35).toFixed(1)} mm`),
     }),
-    reason: 'The neck is longer than the braid over it: ferrule or gland holds only part of the shield, and it pulls out.',
+    reason:
+      'The neck is longer than the braid over it: ferrule or gland holds only part of the shield, and it pulls out.',
     step: (card) => stepNamed(card, 'braid'),
   },
   'melted insulation': {
@@ -113,7 +114,9 @@ export const faultKinds: Record<EndFault, FaultKind> = {
     spoil: (end) => ({
       ...end,
       onCable: end.onCable.filter(({ id }) => id !== 'ferrule'),
-      said: end.said.replace(/ferrule, |, ferrule|ferrule/, '').replace('On the cable: .', 'On the cable: nothing.'),
+      said: end.said
+        .replace(/ferrule, |, ferrule|ferrule/, '')
+        .replace('On the cable: .', 'On the cable: nothing.'),
     }),
     reason: 'Once the body is on it cannot follow: the finished end has to be cut off.',
     step: (card) => stepNamed(card, 'slide'),
@@ -156,4 +159,5 @@ export function drawnEnd(card: Card, fault: EndFault): DrawnEnd {
 }
 
 /** Faults this end can have. */
-export const faultsOf = (card: Card): EndFault[] => endFaults.filter((fault) => faultKinds[fault].occurs(card));
+export const faultsOf = (card: Card): EndFault[] =>
+  endFaults.filter((fault) => faultKinds[fault].occurs(card));

@@ -9,7 +9,12 @@ const MARGIN = 15;
 /** The bar which says whether the printer kept the scale, mm. */
 export const CHECK_BAR_MM = 100;
 const JACKET_SHOWN_MM = 30;
-const inkOf: Record<Layer, Ink> = { centre: 'copper', dielectric: 'dielectric', braid: 'braid', jacket: 'ink' };
+const inkOf: Record<Layer, Ink> = {
+  centre: 'copper',
+  dielectric: 'dielectric',
+  braid: 'braid',
+  jacket: 'ink',
+};
 
 /** Who and where a sheet is for. */
 export interface SheetHead {
@@ -64,20 +69,45 @@ type Write = (
 
 function checkBar(shapes: Shape[], text: Write): void {
   const y = 34;
-  const edge = (x: number): Shape => ({ kind: 'line', x, y: y - 2, toX: x, toY: y + 2, stroke: 'ink', what: 'check edge' });
+  const edge = (x: number): Shape => ({
+    kind: 'line',
+    x,
+    y: y - 2,
+    toX: x,
+    toY: y + 2,
+    stroke: 'ink',
+    what: 'check edge',
+  });
   shapes.push(
-    { kind: 'line', x: MARGIN, y, toX: MARGIN + CHECK_BAR_MM, toY: y, stroke: 'ink', thick: 0.5, what: 'check bar' },
+    {
+      kind: 'line',
+      x: MARGIN,
+      y,
+      toX: MARGIN + CHECK_BAR_MM,
+      toY: y,
+      stroke: 'ink',
+      thick: 0.5,
+      what: 'check bar',
+    },
     edge(MARGIN),
     edge(MARGIN + CHECK_BAR_MM),
   );
-  text(MARGIN + CHECK_BAR_MM + 4, 29.5, 9, `This bar is ${CHECK_BAR_MM} mm long. If yours is not, print again at 100 %, not “fit to page”.`, {
-    width: 70,
-  });
+  text(
+    MARGIN + CHECK_BAR_MM + 4,
+    29.5,
+    9,
+    `This bar is ${CHECK_BAR_MM} mm long. If yours is not, print again at 100 %, not “fit to page”.`,
+    {
+      width: 70,
+    },
+  );
 }
 
 function gauge(shapes: Shape[], text: Write, card: Card, system: UnitSystem, top: number): number {
   const { stretches, jacketMm, jacketCutMm, toleranceMm } = card.gauge;
-  text(MARGIN, top - 6, 10, 'Strip gauge, life-size: hold the cut end against the line on the left', { bold: true });
+  text(MARGIN, top - 6, 10, 'Strip gauge, life-size: hold the cut end against the line on the left', {
+    bold: true,
+  });
   const axis = top + 4 + jacketMm / 2;
   let at = MARGIN;
   for (const { layer, lengthMm, diameterMm } of stretches) {
@@ -104,10 +134,35 @@ function gauge(shapes: Shape[], text: Write, card: Card, system: UnitSystem, top
   });
   let y = axis + jacketMm / 2 + 4;
   const bottom = y + 6 * (stretches.length + 1);
-  shapes.push({ kind: 'line', x: MARGIN, y: top, toX: MARGIN, toY: bottom, stroke: 'stop', thick: 0.3, what: 'cut end' });
+  shapes.push({
+    kind: 'line',
+    x: MARGIN,
+    y: top,
+    toX: MARGIN,
+    toY: bottom,
+    stroke: 'stop',
+    thick: 0.3,
+    what: 'cut end',
+  });
   for (const { layer, atMm } of cutsFromEnd(card.gauge)) {
-    shapes.push({ kind: 'line', x: MARGIN, y, toX: MARGIN + atMm, toY: y, stroke: 'ink', what: `cut ${layer}` });
-    shapes.push({ kind: 'line', x: MARGIN + atMm, y: y - 1.5, toX: MARGIN + atMm, toY: y + 1.5, stroke: 'ink', what: 'tick' });
+    shapes.push({
+      kind: 'line',
+      x: MARGIN,
+      y,
+      toX: MARGIN + atMm,
+      toY: y,
+      stroke: 'ink',
+      what: `cut ${layer}`,
+    });
+    shapes.push({
+      kind: 'line',
+      x: MARGIN + atMm,
+      y: y - 1.5,
+      toX: MARGIN + atMm,
+      toY: y + 1.5,
+      stroke: 'ink',
+      what: 'tick',
+    });
     text(MARGIN + jacketCutMm + 4, y - 2, 10, `${layer} cut at ${said(atMm, system)}, ± ${toleranceMm} mm`);
     y += 6;
   }
@@ -120,9 +175,15 @@ const said = (mm: number, system: UnitSystem): string =>
 
 /** Loose parts at true size; a new row where the paper ends. */
 function train(shapes: Shape[], text: Write, card: Card, top: number): number {
-  text(MARGIN, top, 10, 'Parts, life-size, in sliding order from left to right; the cable’s end is to the right', {
-    bold: true,
-  });
+  text(
+    MARGIN,
+    top,
+    10,
+    'Parts, life-size, in sliding order from left to right; the cable’s end is to the right',
+    {
+      bold: true,
+    },
+  );
   const gap = 5;
   let x = MARGIN;
   let y = top + 7;
@@ -143,7 +204,9 @@ function train(shapes: Shape[], text: Write, card: Card, top: number): number {
     MARGIN,
     y,
     9,
-    card.train.map(({ name, direction }, k) => `${k + 1} ${name}${direction ? ` (${direction})` : ''}`).join(', '),
+    card.train
+      .map(({ name, direction }, k) => `${k + 1} ${name}${direction ? ` (${direction})` : ''}`)
+      .join(', '),
   );
   return y + 12;
 }

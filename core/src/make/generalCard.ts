@@ -1,6 +1,15 @@
 import type { RecipeInput, Step } from './recipe.js';
 import { finalCheck, secondPerson, shortCheck, signOff, through, tug } from './steps/check.js';
-import { bareCentre, dressBraid, jacket, mark, partsCheck, slideOn, squareCut, strands } from './steps/prepare.js';
+import {
+  bareCentre,
+  dressBraid,
+  jacket,
+  mark,
+  partsCheck,
+  slideOn,
+  squareCut,
+  strands,
+} from './steps/prepare.js';
 
 /** What a recipe adds to the general card. */
 export interface OwnSteps {

@@ -6,9 +6,36 @@ export interface Paper {
 }
 
 export type Shape =
-  | { kind: 'box'; x: number; y: number; width: number; height: number; fill?: Ink; stroke?: Ink; what: string }
-  | { kind: 'line'; x: number; y: number; toX: number; toY: number; stroke: Ink; thick?: number; what: string }
-  | { kind: 'text'; x: number; y: number; width: number; sizePt: number; text: string; bold?: boolean; ink?: Ink };
+  | {
+      kind: 'box';
+      x: number;
+      y: number;
+      width: number;
+      height: number;
+      fill?: Ink;
+      stroke?: Ink;
+      what: string;
+    }
+  | {
+      kind: 'line';
+      x: number;
+      y: number;
+      toX: number;
+      toY: number;
+      stroke: Ink;
+      thick?: number;
+      what: string;
+    }
+  | {
+      kind: 'text';
+      x: number;
+      y: number;
+      width: number;
+      sizePt: number;
+      text: string;
+      bold?: boolean;
+      ink?: Ink;
+    };
 
 export type Ink = 'ink' | 'muted' | 'copper' | 'dielectric' | 'braid' | 'stop';
 

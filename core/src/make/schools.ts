@@ -31,8 +31,16 @@ export interface School<T extends string = string> {
 }
 
 export const schoolsOfCentre: School<CentreSchool>[] = [
-  { value: 'crimp', label: 'Crimp', why: 'Quick and cold, the same every time; needs the right die for the pin.' },
-  { value: 'solder', label: 'Solder', why: 'Needs clean heat from inside the tip; none may be left outside.' },
+  {
+    value: 'crimp',
+    label: 'Crimp',
+    why: 'Quick and cold, the same every time; needs the right die for the pin.',
+  },
+  {
+    value: 'solder',
+    label: 'Solder',
+    why: 'Needs clean heat from inside the tip; none may be left outside.',
+  },
   {
     value: 'crimp and solder',
     label: 'Crimp, then solder',
@@ -41,7 +49,11 @@ export const schoolsOfCentre: School<CentreSchool>[] = [
 ];
 
 export const schoolsOfMarking: School<MarkingSchool>[] = [
-  { value: 'ruler', label: 'Ruler', why: 'Gives a figure to write down; trusts that the part is as its sheet says.' },
+  {
+    value: 'ruler',
+    label: 'Ruler',
+    why: 'Gives a figure to write down; trusts that the part is as its sheet says.',
+  },
   {
     value: 'part',
     label: 'The part against the cable',
@@ -56,7 +68,11 @@ export const schoolsOfMarking: School<MarkingSchool>[] = [
 
 export const schoolsOfUnbraiding: School<UnbraidingSchool>[] = [
   { value: 'brush', label: 'Soft stiff brush', why: 'Turned round the braid it breaks the fewest strands.' },
-  { value: 'pick', label: 'Blunt pick', why: 'At hand everywhere; loses more strands, so it is second best.' },
+  {
+    value: 'pick',
+    label: 'Blunt pick',
+    why: 'At hand everywhere; loses more strands, so it is second best.',
+  },
   {
     value: 'push under',
     label: 'Do not unbraid, push the neck under',
@@ -77,5 +93,9 @@ export const schoolsOfUhfShield: School<UhfShieldSchool>[] = [
     why: 'Quick; may turn and break the centre unless bonded or taped.',
   },
   { value: 'gland', label: 'Clamp in a gland', why: 'Seals best outdoors; more parts to lose.' },
-  { value: 'piercing', label: 'Piercing', why: 'No stripping at all; stranded centre only, and hard to inspect.' },
+  {
+    value: 'piercing',
+    label: 'Piercing',
+    why: 'No stripping at all; stranded centre only, and hard to inspect.',
+  },
 ];

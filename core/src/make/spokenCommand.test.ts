@@ -35,8 +35,13 @@ describe('what a card understands', () => {
     expect(parseResistance(command.text)).toEqual({ ok: true, value: ohm });
   });
 
-  it.each(['', 'pass me the next one', 'value', 'value of that cable', 'the back nut', 'nexts', 'value three point'])(
-    'a bench is never quiet: “%s” is no command',
-    (heard) => expect(spokenCommand(heard)).toBeUndefined(),
-  );
+  it.each([
+    '',
+    'pass me the next one',
+    'value',
+    'value of that cable',
+    'the back nut',
+    'nexts',
+    'value three point',
+  ])('a bench is never quiet: “%s” is no command', (heard) => expect(spokenCommand(heard)).toBeUndefined());
 });

@@ -1,7 +1,6 @@
 /** What somebody says to a card while both hands are busy. */
 export type SpokenCommand =
-  | { kind: 'next' | 'back' | 'repeat' | 'wrong' | 'timer' }
-  | { kind: 'value'; text: string };
+  { kind: 'next' | 'back' | 'repeat' | 'wrong' | 'timer' } | { kind: 'value'; text: string };
 
 const words: Record<string, SpokenCommand['kind']> = {
   next: 'next',
@@ -81,7 +80,10 @@ export function spokenCommand(heard: string): SpokenCommand | undefined {
 }
 
 function valueOf(said: string): SpokenCommand | undefined {
-  const parts = said.replace(/-/g, ' ').replace(/\b(milli|kilo|mega|meg) ohms?\b/g, '$1ohm').split(' ');
+  const parts = said
+    .replace(/-/g, ' ')
+    .replace(/\b(milli|kilo|mega|meg) ohms?\b/g, '$1ohm')
+    .split(' ');
   const last = parts.at(-1) ?? '';
   const unit = units[last];
   const number = numberOf(unit ? parts.slice(0, -1) : parts);
@@ -96,7 +98,9 @@ function numberOf(parts: readonly string[]): string | undefined {
   const whole = wholeOf(point < 0 ? parts : parts.slice(0, point));
   if (whole === undefined) return undefined;
   if (point < 0) return String(whole);
-  const decimals = parts.slice(point + 1).map((word) => (/^\d$/.test(word) ? word : String(digits.indexOf(word))));
+  const decimals = parts
+    .slice(point + 1)
+    .map((word) => (/^\d$/.test(word) ? word : String(digits.indexOf(word))));
   return decimals.length > 0 && !decimals.includes('-1') ? `${whole}.${decimals.join('')}` : undefined;
 }
 

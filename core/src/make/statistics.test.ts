@@ -17,16 +17,20 @@ describe('interval of a share', () => {
 
   it('holds the share, lies within 0 and 1, and narrows with tries', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 500 }), fc.double({ min: 0, max: 1, noNaN: true }), (tries, part) => {
-        const hits = Math.round(part * tries);
-        const { low, high } = wilson(hits, tries);
-        expect(low).toBeGreaterThanOrEqual(0);
-        expect(high).toBeLessThanOrEqual(1);
-        expect(low).toBeLessThanOrEqual(hits / tries + 1e-12);
-        expect(high).toBeGreaterThanOrEqual(hits / tries - 1e-12);
-        const more = wilson(hits * 4, tries * 4);
-        expect(more.high - more.low).toBeLessThan(high - low);
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 500 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (tries, part) => {
+          const hits = Math.round(part * tries);
+          const { low, high } = wilson(hits, tries);
+          expect(low).toBeGreaterThanOrEqual(0);
+          expect(high).toBeLessThanOrEqual(1);
+          expect(low).toBeLessThanOrEqual(hits / tries + 1e-12);
+          expect(high).toBeGreaterThanOrEqual(hits / tries - 1e-12);
+          const more = wilson(hits * 4, tries * 4);
+          expect(more.high - more.low).toBeLessThan(high - low);
+        },
+      ),
     );
   });
 
@@ -84,7 +88,11 @@ describe('what a shop learns from its ends', () => {
     expect(tally(outcomes('only', 5, 5), 'part')[0].against).toBe('alike'));
 
   it('counts every try once, whatever it is sorted by, and ranks causes', () => {
-    const all = [...outcomes('a', 3, 2, 'short'), ...outcomes('b', 1, 3, 'wrong die'), ...outcomes('a', 0, 1, 'nick')];
+    const all = [
+      ...outcomes('a', 3, 2, 'short'),
+      ...outcomes('b', 1, 3, 'wrong die'),
+      ...outcomes('a', 0, 1, 'nick'),
+    ];
     for (const by of ['part', 'recipe', 'person'] as const) {
       const rows = tally(all, by);
       expect(rows.reduce((sum, { made, failed }) => sum + made + failed, 0)).toBe(all.length);

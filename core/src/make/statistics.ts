@@ -38,7 +38,8 @@ export function wilson(hits: number, tries: number, z = Z_95): { low: number; hi
   if (tries === 0) return { low: 0, high: 1 };
   const share = hits / tries;
   const middle = (share + z ** 2 / (2 * tries)) / (1 + z ** 2 / tries);
-  const half = (z / (1 + z ** 2 / tries)) * Math.sqrt((share * (1 - share)) / tries + z ** 2 / (4 * tries ** 2));
+  const half =
+    (z / (1 + z ** 2 / tries)) * Math.sqrt((share * (1 - share)) / tries + z ** 2 / (4 * tries ** 2));
   return { low: Math.max(0, middle - half), high: Math.min(1, middle + half) };
 }
 
@@ -50,7 +51,8 @@ export function shareDifference(
   a: { hits: number; tries: number },
   b: { hits: number; tries: number },
 ): { low: number; high: number } {
-  const shareOf = ({ hits, tries }: { hits: number; tries: number }): number => (tries === 0 ? 0 : hits / tries);
+  const shareOf = ({ hits, tries }: { hits: number; tries: number }): number =>
+    tries === 0 ? 0 : hits / tries;
   const [pa, pb] = [shareOf(a), shareOf(b)];
   const [wa, wb] = [wilson(a.hits, a.tries), wilson(b.hits, b.tries)];
   return {
@@ -72,7 +74,10 @@ export function tally(outcomes: readonly EndOutcome[], by: 'part' | 'recipe' | '
   return [...groups]
     .map(([key, some]): Tally => {
       const mine = { hits: failedIn(some), tries: some.length };
-      const { low, high } = shareDifference(mine, { hits: all.hits - mine.hits, tries: all.tries - mine.tries });
+      const { low, high } = shareDifference(mine, {
+        hits: all.hits - mine.hits,
+        tries: all.tries - mine.tries,
+      });
       return {
         key,
         made: mine.tries - mine.hits,

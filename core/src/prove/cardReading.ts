@@ -9,11 +9,7 @@ import { expectations, type Expectation } from './expectations.js';
  * @param reading a short or insulation check (centre to shell, far end open), continuity (centre to centre), or the loop (far end joined)
  * @param lengthM length of the cable measured through, m
  */
-export function cardExpectation(
-  reading: StepReading,
-  cable: Cable,
-  lengthM: number,
-): Expectation {
+export function cardExpectation(reading: StepReading, cable: Cable, lengthM: number): Expectation {
   const [loop, insulation] = expectations(cable, lengthM, []);
   if (reading === 'loop') return loop;
   if (reading !== 'continuity')

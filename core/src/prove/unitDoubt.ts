@@ -23,7 +23,8 @@ export function unitDoubt({ expected, least, most }: Expectation, value: number)
   if (!Number.isFinite(value) || value === 0 || expected.unit !== 'ohm' || within(value)) return undefined;
   const meant = SLIPS.map((slip) => value * slip).find(within);
   if (meant === undefined) return undefined;
-  const limits = most === Infinity ? `above ${formatResistance(least)}` : `about ${formatResistance(expected.value)}`;
+  const limits =
+    most === Infinity ? `above ${formatResistance(least)}` : `about ${formatResistance(expected.value)}`;
   return {
     value,
     meant,

@@ -15,13 +15,21 @@ export interface Label {
  *
  * @param topHz highest frequency in use, Hz
  */
-export function labelsOf({ label, cable, lengthM }: Assembly, count: number, catalog: Catalog, topHz: number): Label[] {
+export function labelsOf(
+  { label, cable, lengthM }: Assembly,
+  count: number,
+  catalog: Catalog,
+  topHz: number,
+): Label[] {
   const type = entry(catalog.cables, cable);
   const lines = [
     `${type.name}, ${formatLength(lengthM, { system: 'metric', digits: 3 })}`,
     `${electricalDegrees(lengthM, topHz, type.velocityFactor).toFixed(0)}° at ${formatFrequency(topHz)}`,
   ];
-  return Array.from({ length: count }, (_, k) => ({ name: count === 1 ? label : `${label} ${k + 1}`, lines }));
+  return Array.from({ length: count }, (_, k) => ({
+    name: count === 1 ? label : `${label} ${k + 1}`,
+    lines,
+  }));
 }
 
 /** One flag: folded round the cable in the middle, mm. */

@@ -5,7 +5,11 @@ import { aRun, cable, sheetOf, snagsOf } from './aRun.fixture.js';
 import { REMAKE_M, applyChange, dcShorts, defaultPractice, endMade, shorten, type Facts } from './index.js';
 import { slackOf } from './slack.js';
 
-const entryOf = (kind: 'end made' | 'end failed' | 'damaged', at: number, lostM?: number): Facts['log'][number] => ({
+const entryOf = (
+  kind: 'end made' | 'end failed' | 'damaged',
+  at: number,
+  lostM?: number,
+): Facts['log'][number] => ({
   id: `e${at}`,
   kind,
   about: 'main.a',

@@ -107,5 +107,8 @@ function verdictOf(piece: Assembly, before: Standing, { slack, degrees }: Standi
       level: 'caution',
       text: `It reaches only by giving up loops: ${times(slack.remakesWithLoops)} are left in them.`,
     };
-  return { level: 'stop', text: 'It does not reach any more: a new cable, or a joint where it can be kept dry.' };
+  return {
+    level: 'stop',
+    text: 'It does not reach any more: a new cable, or a joint where it can be kept dry.',
+  };
 }

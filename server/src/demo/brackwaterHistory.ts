@@ -46,7 +46,13 @@ export const vhfFacts: Facts = {
       text: 'N plug, crimp: made and checked',
       by: 'Joss',
       at: on(2, 15),
-      end: { part: 'n-plug-crimp-10mm', cable: 'rg213', recipe: 'crimp-bnc', work: 'new end', checkedBy: 'Wenna' },
+      end: {
+        part: 'n-plug-crimp-10mm',
+        cable: 'rg213',
+        recipe: 'crimp-bnc',
+        work: 'new end',
+        checkedBy: 'Wenna',
+      },
     },
     {
       id: '0d7c4a10-0000-4000-8000-000000000013',

@@ -47,8 +47,16 @@ interface BookRow {
   failed: { cause: string; lostM: number; step: string }[];
 }
 
-const melted = { cause: 'heated for long: the insulation melts and the centre wanders into the braid', step: 'Holes', lostM: 0.05 };
-const whisker = { cause: 'one strand outside the pin shorts to the body later', step: 'Strands', lostM: 0.02 };
+const melted = {
+  cause: 'heated for long: the insulation melts and the centre wanders into the braid',
+  step: 'Holes',
+  lostM: 0.05,
+};
+const whisker = {
+  cause: 'one strand outside the pin shorts to the body later',
+  step: 'Strands',
+  lostM: 0.02,
+};
 
 const book: BookRow[] = [
   { part: 'bnc-plug-crimp-5mm', cable: 'rg58', by: 'Wenna', day: 1, made: 12, failed: [whisker] },
@@ -79,7 +87,9 @@ const book: BookRow[] = [
     by: 'Wenna',
     day: 4,
     made: 7,
-    failed: [{ cause: 'forgotten or back to front: the finished end has to be cut off', step: 'Tug', lostM: 0.045 }],
+    failed: [
+      { cause: 'forgotten or back to front: the finished end has to be cut off', step: 'Tug', lostM: 0.045 },
+    ],
   },
   { part: 'uhf-plug-crimp-10mm', cable: 'rg213', by: 'Joss', day: 5, made: 10, failed: [] },
   {
@@ -88,7 +98,10 @@ const book: BookRow[] = [
     by: 'Petrok',
     day: 6,
     made: 5,
-    failed: [whisker, { cause: 'wrong die: it slips off in a tug, or crushes the dielectric', step: 'Tug', lostM: 0.02 }],
+    failed: [
+      whisker,
+      { cause: 'wrong die: it slips off in a tug, or crushes the dielectric', step: 'Tug', lostM: 0.02 },
+    ],
   },
 ];
 
@@ -97,7 +110,8 @@ const log: LogEntry[] = book
   .flatMap(({ part, cable, by, day, made, failed }) =>
     [...Array.from({ length: made }, () => undefined), ...failed].map((failure, k) => {
       const known = entry(catalog.parts, part);
-      const recipe = recipes.find(({ makes }) => makes(known, entry(catalog.cables, cable)))?.id ?? known.style;
+      const recipe =
+        recipes.find(({ makes }) => makes(known, entry(catalog.cables, cable)))?.id ?? known.style;
       const kind: LogEntry['kind'] = failure ? 'end failed' : 'end made';
       return {
         kind,

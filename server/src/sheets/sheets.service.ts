@@ -1,5 +1,13 @@
 import type { GaugeSheetQuery, LabelSheetQuery } from '@kobran/contract';
-import { cardFor, evaluate, gaugeSheet, labelSheet, makeSchools, type Assembly, type Sheet } from '@kobran/core';
+import {
+  cardFor,
+  evaluate,
+  gaugeSheet,
+  labelSheet,
+  makeSchools,
+  type Assembly,
+  type Sheet,
+} from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { notFound } from '../errors/problem.js';
 import { JobsService } from '../jobs/jobs.service.js';
@@ -37,7 +45,9 @@ export class SheetsService {
 
   async labels(runId: string, { piece, count }: LabelSheetQuery): Promise<Buffer> {
     const { run, sheet, catalog } = await this.open(runId);
-    const assembly = run.design.pieces.find((one): one is Assembly => one.id === piece && one.kind === 'assembly');
+    const assembly = run.design.pieces.find(
+      (one): one is Assembly => one.id === piece && one.kind === 'assembly',
+    );
     if (!assembly) throw notFound('assembly', piece);
     return pdfOf(labelSheet(assembly, count, catalog, sheet.topHz), `Labels, ${assembly.label}`);
   }

@@ -12,7 +12,15 @@ const PART_GAP_MM = 4;
 const PAD = 16;
 
 /** A prepared end as it lies on the bench, sound or spoilt, to scale; the cut end is to the left. */
-export function EndDrawing({ end, width, tall = 90 }: { end: DrawnEnd; width: number; tall?: number }): ReactNode {
+export function EndDrawing({
+  end,
+  width,
+  tall = 90,
+}: {
+  end: DrawnEnd;
+  width: number;
+  tall?: number;
+}): ReactNode {
   const weave = useId();
   const strippedMm = end.stretches.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
   const partsMm = end.onCable.reduce((sum, { lengthMm }) => sum + lengthMm + PART_GAP_MM, 0);
@@ -49,7 +57,12 @@ export function EndDrawing({ end, width, tall = 90 }: { end: DrawnEnd; width: nu
           return <Melted key={layer} {...box} bulge={end.swollenMm * scale} />;
         return (
           <g key={layer}>
-            <rect {...box} fill={fill[layer]} stroke="var(--ink)" strokeWidth={layer === 'centre' ? 0.6 : 1} />
+            <rect
+              {...box}
+              fill={fill[layer]}
+              stroke="var(--ink)"
+              strokeWidth={layer === 'centre' ? 0.6 : 1}
+            />
             {layer === 'braid' && <rect {...box} fill={`url(#${weave})`} />}
           </g>
         );

@@ -1,13 +1,12 @@
-import { useEffect, useRef, useState, type RefObject } from 'react';
+import { useCallback, useState, type RefCallback } from 'react';
 
-/** The width of an element in px, kept up to date; 0 before it is on the screen. */
-export function useWidth<T extends HTMLElement>(): [RefObject<T | null>, number] {
-  const ref = useRef<T>(null);
+/** The width of an element in px, kept up to date; 0 before it is on the screen. The element may come and go. */
+export function useWidth<T extends HTMLElement>(): [RefCallback<T>, number] {
   const [width, setWidth] = useState(0);
-  useEffect(() => {
-    if (!ref.current) return undefined;
+  const ref = useCallback((element: T | null) => {
+    if (!element) return undefined;
     const observer = new ResizeObserver(([entry]) => setWidth(entry.contentRect.width));
-    observer.observe(ref.current);
+    observer.observe(element);
     return () => observer.disconnect();
   }, []);
   return [ref, width];

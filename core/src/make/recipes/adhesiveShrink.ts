@@ -36,10 +36,14 @@ const over: Step = {
   name: 'Shrink',
   title: 'Tube half on the body, half on the jacket; shrink it from the body outwards',
   how: 'Hot air all round, moving; from the body towards the cable, so that air is driven out.',
-  byTouch: 'Find the middle of the tube with a thumb at the body’s rear. Gun moving a hand’s breadth away, count.',
+  byTouch:
+    'Find the middle of the tube with a thumb at the body’s rear. Gun moving a hand’s breadth away, count.',
   looksRight: ['no bubble, adhesive at both ends'],
   feelsRight: ['grips all along once it is cold'],
-  goesWrong: ['from both ends at once: a bubble of damp air is shut in', 'one place too long: the dielectric wanders'],
+  goesWrong: [
+    'from both ends at once: a bubble of damp air is shut in',
+    'one place too long: the dielectric wanders',
+  ],
   caution: 'Hot air burns; keep it moving and off the dielectric.',
   timerS: 25,
 };

@@ -9,12 +9,7 @@ export const rcaPlug: Recipe = {
   id: 'rca-plug',
   name: 'RCA plug, soldered',
   makes: ({ style, face }) => style === 'solder' && face.startsWith('rca'),
-  tools: (input) => [
-    ...strippingTools(input),
-    { tool: 'fine-iron' },
-    { tool: 'pliers' },
-    { tool: 'meter' },
-  ],
+  tools: (input) => [...strippingTools(input), { tool: 'fine-iron' }, { tool: 'pliers' }, { tool: 'meter' }],
   steps: (input) =>
     generalCard(input, {
       slide: ['cover'],
@@ -30,7 +25,8 @@ const solder = (input: RecipeInput): Step => ({
   name: 'Solder',
   title: 'Conductor into the hollow pin, braid to the tab; solder both',
   how: 'Pin first. Let it cool, then the tab; close the strain clip over the jacket.',
-  byTouch: 'Conductor into the pin, iron on its side, count; when cold the braid on the tab. Bend the clip over the jacket.',
+  byTouch:
+    'Conductor into the pin, iron on its side, count; when cold the braid on the tab. Bend the clip over the jacket.',
   looksRight: ['solder drawn into the pin, none outside', 'clip holds the jacket, not the braid'],
   feelsRight: ['pin smooth', 'the clip holds the jacket'],
   goesWrong: ['melted insulator: the pin leans and shorts'],

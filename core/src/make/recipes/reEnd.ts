@@ -26,7 +26,8 @@ const cutBack = ({ small, gauge }: RecipeInput): Step => ({
   name: 'Cut back',
   title: 'Cut the damaged end off, behind the last place that is bent, crushed or wet',
   how: `At least ${small(gauge.jacketCutMm)} behind the old connector’s jacket edge; keep the piece, its length goes into the log.`,
-  byTouch: 'Run the cable through two fingers from the sound part towards the end; cut where it first feels flat, soft or swollen, and a hand’s breadth more.',
+  byTouch:
+    'Run the cable through two fingers from the sound part towards the end; cut where it first feels flat, soft or swollen, and a hand’s breadth more.',
   looksRight: ['cut through round, sound cable'],
   feelsRight: ['round and firm on both sides of the cut'],
   goesWrong: ['cut too near: the new end stands in wet braid and fails again'],

@@ -45,7 +45,8 @@ const body = (input: RecipeInput): Step => ({
   name: 'Body',
   title: 'Screw the reducer into the body, conductor through the tip',
   how: 'Hold the cable still, turn the body. The braid is caught between reducer and body.',
-  byTouch: 'Cable still in one hand, turn the body with the other until it stops; a pin’s point finds braid in the holes.',
+  byTouch:
+    'Cable still in one hand, turn the body with the other until it stops; a pin’s point finds braid in the holes.',
   looksRight: ['reducer home, braid showing in the holes'],
   feelsRight: ['it stops hard', 'conductor felt at the tip'],
   goesWrong: ['cable turned along: the braid shears off'],

@@ -12,12 +12,7 @@ export const screwOnUhf: Recipe = {
   id: 'screw-on-uhf',
   name: 'UHF plug, screwed over the braid folded back',
   makes: ({ style }) => style === 'screw-on',
-  tools: (input) => [
-    ...strippingTools(input),
-    { tool: 'pliers' },
-    { tool: 'fine-iron' },
-    { tool: 'meter' },
-  ],
+  tools: (input) => [...strippingTools(input), { tool: 'pliers' }, { tool: 'fine-iron' }, { tool: 'meter' }],
   steps: (input) =>
     generalCard(input, {
       slide: ['nut'],

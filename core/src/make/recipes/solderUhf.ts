@@ -35,7 +35,8 @@ const tin: Step = {
   name: 'Tin',
   title: 'Tin the braid, thinly',
   how: 'Hot iron, little solder, all round; it must still enter the body. Let it cool.',
-  byTouch: 'Iron’s side on the braid, turn the cable, a touch of solder at each quarter. When cold it is stiff and still round.',
+  byTouch:
+    'Iron’s side on the braid, turn the cable, a touch of solder at each quarter. When cold it is stiff and still round.',
   looksRight: ['one smooth skin, the weave still to be seen'],
   feelsRight: ['stiff, round, the weave still to be felt', 'it enters the body'],
   goesWrong: ['lumps: the body does not go over it', 'too long: the dielectric softens under it'],
@@ -47,7 +48,8 @@ const body = (input: RecipeInput): Step => ({
   name: 'Body',
   title: 'Screw the body on until the braid shows in its holes',
   how: 'Turn the body, hold the cable. The jacket’s edge grips in its thread, the conductor comes out of the tip.',
-  byTouch: 'Turn the body on until a pin’s point finds metal in every hole and the conductor pricks at the tip.',
+  byTouch:
+    'Turn the body on until a pin’s point finds metal in every hole and the conductor pricks at the tip.',
   looksRight: ['tinned braid behind every hole', 'conductor through the tip'],
   feelsRight: ['metal behind every hole', 'conductor felt at the tip'],
   goesWrong: ['a strand pushed forward touches the centre'],

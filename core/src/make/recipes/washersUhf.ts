@@ -34,7 +34,8 @@ const fan = (input: RecipeInput): Step => ({
   name: 'Fan',
   title: 'Fan the braid out flat over the face of the reducer',
   how: 'Like a daisy, every strand outwards; then washer, then spacer over the dielectric.',
-  byTouch: 'Stroke every strand outwards over the reducer’s flat face; washer, then spacer follow over the dielectric.',
+  byTouch:
+    'Stroke every strand outwards over the reducer’s flat face; washer, then spacer follow over the dielectric.',
   looksRight: ['flat and even under the washer', 'no strand inside the washer’s hole'],
   feelsRight: ['the washer lies flat and does not rock'],
   goesWrong: [

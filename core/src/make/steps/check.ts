@@ -19,7 +19,8 @@ export const tug: Step = {
   name: 'Tug',
   title: 'Pull the connector, firmly, once',
   how: 'Hold the cable, not the coupling nut.',
-  byTouch: 'One hand on the body, one on the jacket, a thumb across the edge between them: pull, and try to turn.',
+  byTouch:
+    'One hand on the body, one on the jacket, a thumb across the edge between them: pull, and try to turn.',
   looksRight: ['nothing moves'],
   feelsRight: ['the edge under the thumb stays where it was'],
   goesWrong: ['it turns or slips: wrong die, or the neck went over the braid; cut off and start again'],
@@ -30,7 +31,8 @@ export const finalCheck: Step = {
   name: 'Prove',
   title: 'Measure centre to shell again',
   how: 'Flex the cable behind the connector while you watch the meter.',
-  byTouch: 'One lead on the centre, one on the shell; flex the cable behind the connector: the meter stays silent.',
+  byTouch:
+    'One lead on the centre, one on the shell; flex the cable behind the connector: the meter stays silent.',
   looksRight: ['open, and it stays open when flexed'],
   feelsRight: ['no beep, not even while it is flexed'],
   goesWrong: ['a short now came with the closing: this end is cut off'],
@@ -45,7 +47,8 @@ export const through = ({ farEndMade }: RecipeInput): Step =>
         name: 'Loop',
         title: 'Join pin and shell at the far end, measure the loop here',
         how: 'A clip or a short plug at the far end; zero the leads first. Take the clip off again.',
-        byTouch: 'A clip across pin and shell at the far end; here the meter beeps without a break while the cable is flexed.',
+        byTouch:
+          'A clip across pin and shell at the far end; here the meter beeps without a break while the cable is flexed.',
         looksRight: ['the copper of this length, there and back, and not more'],
         feelsRight: ['a steady beep, no crackle'],
         goesWrong: [

@@ -20,11 +20,14 @@ export const nutDown = (own: Partial<Step> = {}): Step => ({
 export const shrinkDown = ({ exposed, part }: RecipeInput, over = 'the ferrule'): Step => ({
   id: 'shrink',
   name: 'Shrink',
-  title: exposed ? `Adhesive-lined shrink over ${over} and the jacket` : `Shrink over ${over} and the jacket, label on`,
+  title: exposed
+    ? `Adhesive-lined shrink over ${over} and the jacket`
+    : `Shrink over ${over} and the jacket, label on`,
   how: exposed
     ? 'Clean dry jacket. Warm it evenly from the connector outwards until adhesive shows all round. The mated joint is wrapped later all the same.'
     : 'Warm it evenly from the connector outwards. Plain tube is strain relief, not a seal.',
-  byTouch: 'Push it up until it stops at the body. Keep the gun moving a hand’s breadth away, count, wait until it is cold, then feel for a smooth grip.',
+  byTouch:
+    'Push it up until it stops at the body. Keep the gun moving a hand’s breadth away, count, wait until it is cold, then feel for a smooth grip.',
   looksRight: exposed
     ? ['adhesive seen all round at both ends', 'smooth, no bubble']
     : ['smooth, grips jacket and ferrule'],

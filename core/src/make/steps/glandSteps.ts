@@ -15,7 +15,8 @@ export const topHat = (input: RecipeInput): Step => ({
   name: 'Top-hat',
   title: 'Slide the top-hat between braid and dielectric',
   how: `Between braid and foil or dielectric. Fold the ${input.small(stretch(input.gauge, 'braid'))} of braid over it and trim to the rim; foil and dielectric flush with the hat.`,
-  byTouch: 'Thin end first under the braid until the rim stops; stroke the braid over it and cut what reaches past the rim.',
+  byTouch:
+    'Thin end first under the braid until the rim stops; stroke the braid over it and cut what reaches past the rim.',
   looksRight: ['braid even all round, none beyond the rim'],
   feelsRight: ['the rim is bare metal all round, no strand pricks past it'],
   goesWrong: ['hat over the braid: the shield is not clamped', 'whiskers past the rim short to the centre'],
@@ -58,7 +59,8 @@ export const closeGland = (input: RecipeInput, own: Partial<Step> = {}): Step =>
   name: 'Close',
   title: 'Push the shell on, screw the back nut in',
   how: 'Hold the shell still with one spanner and turn the back nut with the other until the rubber is squeezed.',
-  byTouch: 'One spanner holds the shell, the other turns the nut until it goes suddenly hard; the rubber bulges under a fingertip.',
+  byTouch:
+    'One spanner holds the shell, the other turns the nut until it goes suddenly hard; the rubber bulges under a fingertip.',
   looksRight: ['rubber swells and grips the jacket', 'no thread of the back nut shows'],
   feelsRight: ['the cable no longer turns in the nut'],
   goesWrong: [

@@ -11,7 +11,8 @@ export const heat: Pick<Step, 'caution' | 'timerS'> = {
 };
 
 const centreSchool = ({ schools }: RecipeInput): string => {
-  const { label, why } = schoolsOfCentre.find(({ value }) => value === schools.centreSchool) ?? schoolsOfCentre[0];
+  const { label, why } =
+    schoolsOfCentre.find(({ value }) => value === schools.centreSchool) ?? schoolsOfCentre[0];
   return `Our practice: ${label.toLowerCase()}. ${why}`;
 };
 
@@ -26,7 +27,10 @@ export const fastenTip = (input: RecipeInput): Step => {
         title: 'Crimp the tip on the conductor, then trim it flush',
         how: 'Two crimps in the waist of the tip, a quarter turn apart. Cut what stands proud and round it off.',
         looksRight: ['two even dents, the tip still straight', 'tip rounded, nothing proud'],
-        goesWrong: ['crimped once only: it loosens when it gets warm', 'bent: the plug will not enter the jack'],
+        goesWrong: [
+          'crimped once only: it loosens when it gets warm',
+          'bent: the plug will not enter the jack',
+        ],
         caution: ratchetCaution,
         timerS: undefined,
         school: centreSchool(input),
@@ -91,7 +95,8 @@ export const clickIn = (input: RecipeInput): Step => ({
   name: 'Body',
   title: 'Push into the body until the pin clicks',
   how: 'Neck under the braid, every strand outside. Straight, no twisting once it clicks.',
-  byTouch: 'Neck under the braid; push straight until you feel and hear the click. A fingertip on the front finds pin and insulator level.',
+  byTouch:
+    'Neck under the braid; push straight until you feel and hear the click. A fingertip on the front finds pin and insulator level.',
   looksRight: ['a click you hear and feel', 'pin level with the face of the insulator'],
   feelsRight: ['one clear click', 'the pin cannot be pushed back by a fingertip'],
   goesWrong: ['no click: pin not home, the contact is too deep', 'braid inside the neck: short'],
@@ -105,7 +110,8 @@ export const neckUnder = (input: RecipeInput): Step => ({
   name: 'Body',
   title: 'Push the neck under the braid until it meets the jacket',
   how: 'Twist gently. The conductor comes out of the tip, the braid stays outside the neck.',
-  byTouch: 'Twist and push; the braid rides up outside. You are home when body and jacket touch under the nail and the conductor pricks at the tip.',
+  byTouch:
+    'Twist and push; the braid rides up outside. You are home when body and jacket touch under the nail and the conductor pricks at the tip.',
   looksRight: [
     'neck hidden by braid, body against the jacket',
     `conductor ${input.small(input.part.proudMm)} proud of the tip`,
@@ -124,7 +130,8 @@ export const crimpFerrule = ({ part }: RecipeInput, own: Partial<Step> = {}): St
   name: 'Crimp',
   title: `Ferrule up to the body, crimp with the ${part.hexMm} mm die`,
   how: 'Half its length over neck and braid, half over the jacket. Close the tool until it lets go.',
-  byTouch: 'Push the ferrule up until it stops at the body; tool hard against the body, squeeze until it springs open.',
+  byTouch:
+    'Push the ferrule up until it stops at the body; tool hard against the body, squeeze until it springs open.',
   looksRight: ['even hex, ferrule hard against the body'],
   feelsRight: ['six even flats, no fin between them', 'no gap before the body'],
   goesWrong: [
@@ -142,7 +149,8 @@ export const solderHoles = (own: Partial<Step> = {}): Step => ({
   name: 'Holes',
   title: 'Solder braid to body through the holes',
   how: 'Heat the body, not the braid; feed solder into one hole after the other. Cool between them.',
-  byTouch: 'Iron’s side beside the hole, solder into it, count; next hole after a pause. When cold, each hole is filled and smooth.',
+  byTouch:
+    'Iron’s side beside the hole, solder into it, count; next hole after a pause. When cold, each hole is filled and smooth.',
   looksRight: ['solder bright, drawn round braid and hole'],
   feelsRight: ['each hole filled, no sharp lump', 'the body does not turn on the cable'],
   goesWrong: [
@@ -160,7 +168,8 @@ export const intoSlot = (input: RecipeInput): Step => ({
   name: 'Body',
   title: 'Neck under the braid, conductor into the slot',
   how: 'Every strand in the slot, none beside it. The braid stays outside the neck.',
-  byTouch: 'Window up under the thumb; push the neck under the braid until a nail finds the conductor lying in its slot.',
+  byTouch:
+    'Window up under the thumb; push the neck under the braid until a nail finds the conductor lying in its slot.',
   looksRight: ['conductor lies in the slot by itself, without being pressed'],
   feelsRight: ['the conductor lies level in the slot, nothing beside it'],
   goesWrong: ['a strand over the edge touches the body', 'conductor short of the slot: cut again'],
@@ -172,7 +181,8 @@ export const solderSlot: Step = {
   name: 'Solder',
   title: 'Solder the conductor in its slot',
   how: 'Fine tip, little solder, brief.',
-  byTouch: 'Tip of the iron on the slot, a touch of solder, count. When cold a nail slides over the slot without catching.',
+  byTouch:
+    'Tip of the iron on the slot, a touch of solder, count. When cold a nail slides over the slot without catching.',
   looksRight: ['solder drawn along the conductor, nothing proud of the slot'],
   feelsRight: ['slot level, no bead towards the body'],
   goesWrong: ['a blob reaches the body: a short', 'too hot: the insulator of the contact softens'],

@@ -12,7 +12,10 @@ export const partsCheck = ({ part }: RecipeInput): Step => ({
   how: `In sliding order: ${part.train.map((item) => item.name).join(', ')}.`,
   byTouch: `Lay them left to right in sliding order and count them: ${part.train.map((item) => item.name).join(', ')}.`,
   looksRight: ['every part is there and clean', 'the bore of the part takes the cable'],
-  feelsRight: [`${part.train.length} pieces under the fingers, none with a burr`, 'the cable enters the bore'],
+  feelsRight: [
+    `${part.train.length} pieces under the fingers, none with a burr`,
+    'the cable enters the bore',
+  ],
   goesWrong: ['a part is missing: find it now, not after the crimp'],
 });
 
@@ -23,7 +26,8 @@ export const slideOn = (input: RecipeInput, ids: string[]): Step => {
     name: 'Slide on',
     title: `Slide on ${listed(items.map((item) => item.name))}`,
     how: 'In this order, each the right way round, well back from the end.',
-    byTouch: 'Feel each for its front before it goes on: thread, nose or rim as named. Push it an arm’s length back.',
+    byTouch:
+      'Feel each for its front before it goes on: thread, nose or rim as named. Push it an arm’s length back.',
     looksRight: items.map(
       ({ name, direction }) => `${name}${direction ? `: ${direction}` : ' on the cable'}`,
     ),
@@ -41,7 +45,8 @@ export const squareCut: Step = {
   name: 'Square',
   title: 'Cut the cable’s end square',
   how: 'Sharp cutter, one go. Turn the cable and look from the side.',
-  byTouch: 'Hold the cutter across the cable, not aslant; one firm squeeze. Turn the cut face on a flat fingertip.',
+  byTouch:
+    'Hold the cutter across the cable, not aslant; one firm squeeze. Turn the cut face on a flat fingertip.',
   looksRight: ['round, not squashed', 'the face is square to the jacket'],
   feelsRight: ['flat face, no edge standing out as you turn it', 'the end is still round'],
   goesWrong: ['a slanted end makes every strip length wrong on one side'],
@@ -148,7 +153,8 @@ export const bareCentre = ({ gauge, small }: RecipeInput): Step => ({
   name: 'Centre',
   title: `Bare the centre for ${small(stretch(gauge, 'centre'))}`,
   how: `Leave ${small(stretch(gauge, 'dielectric'))} of dielectric beyond the braid. Never ring the conductor.`,
-  byTouch: 'Roll the cable under a light blade, stop before metal; twist the plug of dielectric off with the lay of the strands.',
+  byTouch:
+    'Roll the cable under a light blade, stop before metal; twist the plug of dielectric off with the lay of the strands.',
   looksRight: ['conductor bright and round, no nick', 'dielectric cut square'],
   feelsRight: ['the conductor is smooth along a nail', 'the dielectric ends in a flat step'],
   goesWrong: ['a nick breaks at the first bend', 'a lost strand makes the contact loose'],

@@ -18,7 +18,8 @@ export const split: Step = {
   name: 'Split',
   title: 'Draw the cable out through a hole picked in the braid; twist the braid to a tail',
   how: 'Part the strands near the jacket, do not cut any. Tin the ends of both tails.',
-  byTouch: 'Bend the cable at the jacket, part the strands at the bend with a blunt pick and pull the dielectric out through the gap.',
+  byTouch:
+    'Bend the cable at the jacket, part the strands at the bend with a blunt pick and pull the dielectric out through the gap.',
   looksRight: ['braid whole in one tail', 'dielectric unmarked where it comes out'],
   feelsRight: ['one thick tail and one stiff one, no loose strand'],
   goesWrong: ['cut strands: the tail breaks in the wind'],
@@ -28,7 +29,8 @@ export const solderTails = (own: Pick<Step, 'title' | 'places'>): Step => ({
   id: 'solder',
   name: 'Solder',
   how: 'Rosin only: acid flux eats the copper from within. Strain on the jacket, not on the tails.',
-  byTouch: 'Rosin solder only. Iron on the joint, count, hold still until cold; then pull the jacket, not the tail.',
+  byTouch:
+    'Rosin solder only. Iron on the joint, count, hold still until cold; then pull the jacket, not the tail.',
   looksRight: ['bright, drawn in, no spike'],
   feelsRight: ['smooth and solid, no spike'],
   goesWrong: ['the weight hangs on the solder: it cracks', 'acid flux: green and broken within a year'],
@@ -43,7 +45,8 @@ export const sealSplit = ({ exposed }: RecipeInput): Step => ({
   name: 'Seal',
   title: 'Adhesive shrink over the split while it is still dry',
   how: `An end cap of sealant on the braid first.${exposed ? ' This end is outdoors: water creeps down the braid from here.' : ''} Below a dipole’s centre goes a choke.`,
-  byTouch: 'Press sealant into the crotch of the two tails, tube over it up to the tails; gun moving, count, feel for the bead when cold.',
+  byTouch:
+    'Press sealant into the crotch of the two tails, tube over it up to the tails; gun moving, count, feel for the bead when cold.',
   looksRight: ['adhesive seen all round at both ends'],
   feelsRight: ['a soft bead at both ends, cold'],
   goesWrong: ['plain shrink: it is no seal'],

@@ -72,5 +72,7 @@ export const reach: SnagRule = ({ design, layout, route, practice, facts }) => {
         : `Reaches, with cable for ${slack.remakes} ${slack.remakes === 1 ? 're-make' : 're-makes'} only`,
       `${asked} ${slack.endsToMake} ${slack.endsToMake === 1 ? 'end is' : 'ends are'} still to be made.`,
     );
-  return longM > SPARE_M + 0.1 * route.total.value ? snag('note', `${say(longM)} longer than the route`, asked) : [];
+  return longM > SPARE_M + 0.1 * route.total.value
+    ? snag('note', `${say(longM)} longer than the route`, asked)
+    : [];
 };

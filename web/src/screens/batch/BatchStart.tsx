@@ -1,4 +1,11 @@
-import { MOST_IN_BATCH, lostOnFailureMm, toolSaid, formatLength, type Card, type EndSheet } from '@kobran/core';
+import {
+  MOST_IN_BATCH,
+  lostOnFailureMm,
+  toolSaid,
+  formatLength,
+  type Card,
+  type EndSheet,
+} from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { StripGaugeDrawing } from '../../gauge/StripGaugeDrawing.js';
 import { usePreferences } from '../../preferences/Preferences.js';
@@ -55,9 +62,7 @@ export function BatchStart({
       </form>
       <h2 className="mt-6 font-bold">The one set-up</h2>
       <div ref={ref} className="mt-2 max-w-2xl rounded border border-rule bg-paper">
-        {width > 0 && (
-          <StripGaugeDrawing gauge={card.gauge} active={undefined} width={width - 2} tall={80} />
-        )}
+        {width > 0 && <StripGaugeDrawing gauge={card.gauge} active={undefined} width={width - 2} tall={80} />}
       </div>
       <p className="mt-2">{card.tools.map(toolSaid).join(', ')}.</p>
     </StagePage>

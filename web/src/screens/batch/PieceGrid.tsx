@@ -115,10 +115,11 @@ function Piece({
           {piece}
         </span>
       </label>
-      {step.reading && (
-        <PieceReading card={card} end={end} work={work} piece={piece} />
-      )}
-      <button className="min-h-9 text-sm text-muted underline underline-offset-4 hover:text-stop" onClick={onFailed}>
+      {step.reading && <PieceReading card={card} end={end} work={work} piece={piece} />}
+      <button
+        className="min-h-9 text-sm text-muted underline underline-offset-4 hover:text-stop"
+        onClick={onFailed}
+      >
         It failed<span className="sr-only">, piece {piece}</span>
       </button>
     </div>

@@ -48,7 +48,13 @@ function kept(key: string): Batch | undefined {
 }
 
 /** The reading of one piece at a step, judged; undefined while none was taken. */
-export function pieceReadingOk(batch: Batch, card: Card, step: Step, end: EndSheet, piece: number): boolean | undefined {
+export function pieceReadingOk(
+  batch: Batch,
+  card: Card,
+  step: Step,
+  end: EndSheet,
+  piece: number,
+): boolean | undefined {
   const value = batch.readings[step.id]?.[piece];
   if (!step.reading || value === undefined) return undefined;
   return judge(cardExpectation(step.reading, card.cable, end.lengthM), value ?? Infinity).verdict !== 'fail';
@@ -80,7 +86,10 @@ export function useBatch(card: Card, end: EndSheet): BatchInWork {
       return;
     }
     const readingOk = pieceReadingOk(batch, card, step, end, piece);
-    const ticked = tickPiece(batch, card, piece, { ...(readingOk === undefined ? {} : { readingOk }), maker: name });
+    const ticked = tickPiece(batch, card, piece, {
+      ...(readingOk === undefined ? {} : { readingOk }),
+      maker: name,
+    });
     if (ticked.blocked) return setHint(ticked.blocked);
     if (step.id === 'sign')
       writer.addLog({

@@ -41,8 +41,8 @@ export function CalibrateScreen(): ReactNode {
       <main className="mx-auto max-w-4xl px-4 py-4">
         <h1 className="text-xl font-bold">Make the outline as large as a bank card</h1>
         <p className="mt-1 text-muted">
-          Hold any bank or identity card flat against the screen (ISO/IEC 7810: 85.60 × 53.98 mm) and move the slider
-          until the outline just shows around it. Once for this device; a zoomed page is allowed for.
+          Hold any bank or identity card flat against the screen (ISO/IEC 7810: 85.60 × 53.98 mm) and move the
+          slider until the outline just shows around it. Once for this device; a zoomed page is allowed for.
         </p>
         <div className="mt-3 flex flex-wrap items-center gap-2">
           <button className="button min-h-11" onClick={() => nudge(-LARGE_STEP_PX)}>
@@ -100,7 +100,9 @@ export function CalibrateScreen(): ReactNode {
             </text>
           </svg>
         </div>
-        <p className="figures mt-2 text-sm text-muted">{(longPx / ID1_CARD_MM.width).toFixed(2)} pixels to the mm</p>
+        <p className="figures mt-2 text-sm text-muted">
+          {(longPx / ID1_CARD_MM.width).toFixed(2)} pixels to the mm
+        </p>
       </main>
     </div>
   );

@@ -60,9 +60,7 @@ export function Bench({
             ))}
         </div>
       )}
-      {step.timerS !== undefined && (
-        <HeatTimer key={step.id} seconds={step.timerS} starts={timerStarts} />
-      )}
+      {step.timerS !== undefined && <HeatTimer key={step.id} seconds={step.timerS} starts={timerStarts} />}
       {(last || step.secondPerson) && (
         <div className="mt-4 grid max-w-md gap-3 sm:grid-cols-2">
           <SignedBy crew={practice.crew ?? []} />

@@ -23,7 +23,11 @@ export function CardOptions({
       onOpenChange={onOpenChange}
     >
       <div className="mt-2 grid gap-1">
-        <Tick label="By touch: words for hands alone" checked={how.touch} onChange={(touch) => choose({ touch })} />
+        <Tick
+          label="By touch: words for hands alone"
+          checked={how.touch}
+          onChange={(touch) => choose({ touch })}
+        />
         <Tick
           label={`Speak each step${hasVoice() ? '' : ' (this browser has no voice)'}`}
           checked={how.speak}
@@ -33,7 +37,8 @@ export function CardOptions({
           <>
             <Tick label="Listen to me" checked={how.listen} onChange={(listen) => choose({ listen })} />
             <p className="ml-7 text-sm text-muted">
-              Say “next”, “back”, “repeat”, “count”, “wrong”, or “value 0.3”. Some browsers listen over the network.
+              Say “next”, “back”, “repeat”, “count”, “wrong”, or “value 0.3”. Some browsers listen over the
+              network.
             </p>
           </>
         ) : (

@@ -35,7 +35,10 @@ export function ReadingEntry({
   const read = value === undefined ? undefined : (value ?? Infinity);
   const judged = read === undefined ? undefined : judge(expectation, read);
   const wantsOpen = expectation.expected.value === Infinity;
+  const question = useRef<HTMLParagraphElement>(null);
   useEffect(() => box.current?.querySelector('input')?.focus(), []);
+  // Not on the answer itself: the Enter which brought the question would give it.
+  useEffect(() => question.current?.focus(), [doubt]);
   const take = (ohm: number): void => {
     const asked = unitDoubt(expectation, ohm);
     setDoubt(asked);
@@ -70,9 +73,11 @@ export function ReadingEntry({
       </div>
       {doubt && (
         <div role="alert" className="mt-3 border-l-4 border-caution pl-3">
-          <p className="text-lg font-bold text-caution">{doubt.question}</p>
+          <p ref={question} tabIndex={-1} className="text-lg font-bold text-caution outline-none">
+            {doubt.question}
+          </p>
           <div className="mt-2 flex flex-wrap gap-3">
-            <button className="button button-copper min-h-11" autoFocus onClick={() => settle(doubt.meant)}>
+            <button className="button button-copper min-h-11" onClick={() => settle(doubt.meant)}>
               Yes, {formatResistance(doubt.meant)}
             </button>
             <button className="button min-h-11" onClick={() => settle(doubt.value)}>

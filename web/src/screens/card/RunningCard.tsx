@@ -58,7 +58,14 @@ export function RunningCard({
   };
   const repeat = (): void => say(spoken(step, how.touch));
   const free = !wrong && !options;
-  useCardKeys({ inWork, free, repeat, leave, onWrong: () => setWrong(true), onOptions: () => setOptions(true) });
+  useCardKeys({
+    inWork,
+    free,
+    repeat,
+    leave,
+    onWrong: () => setWrong(true),
+    onOptions: () => setOptions(true),
+  });
   useVoice({
     inWork,
     free,
@@ -179,7 +186,8 @@ function useVoice({
     if (command.kind === 'value') {
       const value = parseResistance(command.text);
       if (inWork.step.reading && value.ok) read(value.value);
-      else toast(inWork.step.reading ? `“${command.text}” is no resistance.` : 'This step asks for no reading.');
+      else
+        toast(inWork.step.reading ? `“${command.text}” is no resistance.` : 'This step asks for no reading.');
       return;
     }
     const does = { next: inWork.goOn, back: inWork.goBack, repeat, wrong: onWrong, timer: onTimer };
@@ -203,7 +211,12 @@ function Head({
   onLeave: () => void;
 }): ReactNode {
   const { card: how } = usePreferences();
-  const on = [how.touch && 'by touch', how.speak && 'spoken', how.listen && 'listening', how.tap && 'tap goes on'];
+  const on = [
+    how.touch && 'by touch',
+    how.speak && 'spoken',
+    how.listen && 'listening',
+    how.tap && 'tap goes on',
+  ];
   const said = on.filter(Boolean).join(', ');
   return (
     <div className="flex flex-wrap items-baseline justify-between gap-x-4">
@@ -214,10 +227,16 @@ function Head({
         </span>
       </p>
       <p className="flex flex-wrap gap-x-5">
-        <button className="min-h-9 text-muted underline underline-offset-4 hover:text-copper" onClick={onOptions}>
+        <button
+          className="min-h-9 text-muted underline underline-offset-4 hover:text-copper"
+          onClick={onOptions}
+        >
           Options{said === '' ? '' : `: ${said}`} <kbd className="key hidden md:inline">O</kbd>
         </button>
-        <button className="min-h-9 text-muted underline underline-offset-4 hover:text-copper" onClick={onLeave}>
+        <button
+          className="min-h-9 text-muted underline underline-offset-4 hover:text-copper"
+          onClick={onLeave}
+        >
           <span className="hidden md:inline">Esc leaves, nothing is lost</span>
           <span className="md:hidden">Leave</span>
         </button>

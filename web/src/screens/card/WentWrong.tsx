@@ -72,7 +72,7 @@ function Asked({
     if (said !== '') to();
   };
   return (
-    <form className="mt-3" onSubmit={(event) => event.preventDefault()}>
+    <div className="mt-3">
       <fieldset className="grid gap-2">
         <legend className="sr-only">Cause</legend>
         {causes.map((one) => (
@@ -114,10 +114,10 @@ function Asked({
         <button className="button button-copper min-h-11" onClick={give(() => onFailed(said, lostM))}>
           Log the failure, begin again
         </button>
-        <button className="button min-h-11" type="button" onClick={give(() => onDeviation(said))}>
+        <button className="button min-h-11" onClick={give(() => onDeviation(said))}>
           Only note it, go on
         </button>
       </div>
-    </form>
+    </div>
   );
 }

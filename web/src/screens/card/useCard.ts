@@ -42,7 +42,12 @@ const unconfirmedOf = (step: Step, confirmed: readonly string[]): Placed | undef
  *
  * @param onSigned called when the end is signed off
  */
-export function useCard(card: Card, end: EndSheet, work: EndRecord['work'], onSigned: () => void): CardInWork {
+export function useCard(
+  card: Card,
+  end: EndSheet,
+  work: EndRecord['work'],
+  onSigned: () => void,
+): CardInWork {
   const { id: runId, writer, editor } = useOpenRun();
   const { name } = usePreferences();
   const catalog = useCatalog();
@@ -137,8 +142,17 @@ function signedText(card: Card, work: EndRecord['work'], { readings, checkedBy }
   const read = Object.entries(readings).map(
     ([stepId, ohm]) => `${stepId} ${ohm === null ? 'open' : `${ohm} ohm`}`,
   );
-  const done = work === 'shrink' ? 'adhesive shrink and strain relief' : work === 're-end' ? 'made again by the card' : 'made by the card';
-  return [`${card.part.name}: ${done}`, ...read, ...(checkedBy === '' ? [] : [`checked by ${checkedBy}`])].join('; ');
+  const done =
+    work === 'shrink'
+      ? 'adhesive shrink and strain relief'
+      : work === 're-end'
+        ? 'made again by the card'
+        : 'made by the card';
+  return [
+    `${card.part.name}: ${done}`,
+    ...read,
+    ...(checkedBy === '' ? [] : [`checked by ${checkedBy}`]),
+  ].join('; ');
 }
 
 /** Whether the reading of this step lets go on; undefined while none was taken. */

@@ -17,7 +17,10 @@ type Kind = (typeof kinds)[number][0];
 /** What the ends of all jobs have taught the shop: failures and causes by part, recipe and person. */
 export function EndsScreen(): ReactNode {
   const [by, setBy] = useState<Kind>('part');
-  const { data, error } = useQuery({ queryKey: ['ends'], queryFn: () => ask<LoggedEnd[]>('GET', '/api/ends') });
+  const { data, error } = useQuery({
+    queryKey: ['ends'],
+    queryFn: () => ask<LoggedEnd[]>('GET', '/api/ends'),
+  });
   const catalog = useCatalog();
   useEffect(() => {
     document.title = 'What ends teach – Kobran';
@@ -35,10 +38,12 @@ export function EndsScreen(): ReactNode {
     <div className="min-h-screen">
       <TopBar crumbs={[{ label: 'Board', to: '/' }, { label: 'What ends teach' }]} />
       <main className="mx-auto max-w-6xl px-4 py-4">
-        <h1 className="text-xl font-bold">{data ? headline(rows, data, nameOf) : error ? said(error) : 'Counting…'}</h1>
+        <h1 className="text-xl font-bold">
+          {data ? headline(rows, data, nameOf) : error ? said(error) : 'Counting…'}
+        </h1>
         <p className="mt-1 max-w-3xl text-muted">
-          Every end made or failed by a card, in all jobs. The bar is the share that failed with its 95 % interval
-          (Wilson): few tries make a wide bar, and say little.
+          Every end made or failed by a card, in all jobs. The bar is the share that failed with its 95 %
+          interval (Wilson): few tries make a wide bar, and say little.
         </p>
         <fieldset className="mt-3 flex flex-wrap gap-2">
           <legend className="sr-only">Sorted by</legend>
@@ -71,7 +76,11 @@ export function EndsScreen(): ReactNode {
   );
 }
 
-function headline(rows: readonly Tally[], ends: readonly LoggedEnd[], nameOf: (key: string) => string): string {
+function headline(
+  rows: readonly Tally[],
+  ends: readonly LoggedEnd[],
+  nameOf: (key: string) => string,
+): string {
   const failed = ends.filter(({ outcome }) => outcome === 'failed').length;
   if (ends.length === 0) return 'No end is logged yet';
   const [worst] = rows;
@@ -128,7 +137,12 @@ function ShareBar({ row: { share } }: { row: Tally }): ReactNode {
       <svg width={BAR.width} height={BAR.height} aria-hidden="true" className="shrink-0">
         <path d={`M1 ${BAR.height / 2}H${BAR.width - 1}`} stroke="var(--rule)" strokeWidth={2} />
         {[0, 0.25, 0.5, 0.75, 1].map((part) => (
-          <path key={part} d={`M${x(part)} ${BAR.height / 2 - 5}v10`} stroke="var(--rule)" strokeWidth={1.5} />
+          <path
+            key={part}
+            d={`M${x(part)} ${BAR.height / 2 - 5}v10`}
+            stroke="var(--rule)"
+            strokeWidth={1.5}
+          />
         ))}
         <rect
           x={x(share.low)}

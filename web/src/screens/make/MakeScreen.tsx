@@ -103,10 +103,7 @@ function End({ end }: { end: EndSheet }): ReactNode {
         )}
         <div className="mt-2 flex gap-2">
           {card || !fits ? (
-            <Link
-              className={`button ${end.made ? '' : 'button-copper'}`}
-              to={`/runs/${id}/make/${end.id}`}
-            >
+            <Link className={`button ${end.made ? '' : 'button-copper'}`} to={`/runs/${id}/make/${end.id}`}>
               {!fits ? 'What fits instead?' : end.made ? 'Make it again' : 'Open the card'}
             </Link>
           ) : (
@@ -115,10 +112,7 @@ function End({ end }: { end: EndSheet }): ReactNode {
           {card && fits && <More end={end} />}
         </div>
       </div>
-      <div
-        ref={ref}
-        className={`min-w-0 ${end.made ? '' : 'rounded border border-rule bg-paper'}`}
-      >
+      <div ref={ref} className={`min-w-0 ${end.made ? '' : 'rounded border border-rule bg-paper'}`}>
         {width > 0 && !end.made && (
           <StripGaugeDrawing
             gauge={end.gauge}
@@ -138,9 +132,21 @@ function More({ end }: { end: EndSheet }): ReactNode {
   const { units } = usePreferences();
   const run = `/runs/${id}`;
   const ways = [
-    { to: `${run}/make/${end.id}/repair`, label: 'This end is damaged', hint: 'how much to cut back, what it does' },
-    { to: `${run}/make/${end.id}?work=shrink`, label: 'Adhesive shrink and strain relief', hint: 'on a made end' },
-    { to: `${run}/make/${end.id}/batch`, label: 'Make several of the same', hint: 'one set-up, a tick for each piece' },
+    {
+      to: `${run}/make/${end.id}/repair`,
+      label: 'This end is damaged',
+      hint: 'how much to cut back, what it does',
+    },
+    {
+      to: `${run}/make/${end.id}?work=shrink`,
+      label: 'Adhesive shrink and strain relief',
+      hint: 'on a made end',
+    },
+    {
+      to: `${run}/make/${end.id}/batch`,
+      label: 'Make several of the same',
+      hint: 'one set-up, a tick for each piece',
+    },
   ];
   return (
     <DropdownMenu.Root>

@@ -42,12 +42,17 @@ export function PracticeScreen(): ReactNode {
   return (
     <div className="min-h-screen">
       <TopBar
-        crumbs={[{ label: 'Board', to: '/' }, { label: job.name, to: `/?job=${jobId}` }, { label: 'Practice' }]}
+        crumbs={[
+          { label: 'Board', to: '/' },
+          { label: job.name, to: `/?job=${jobId}` },
+          { label: 'Practice' },
+        ]}
       />
       <main className="mx-auto max-w-5xl px-4 py-4">
         <h1 className="text-xl font-bold">Our practice at {job.name}</h1>
         <p className="mt-1 max-w-3xl text-muted">
-          Good people differ on these. Choose your way; every card, cut and wrap of this job goes by it and says why.
+          Good people differ on these. Choose your way; every card, cut and wrap of this job goes by it and
+          says why.
         </p>
         <div className="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-2">
           <AtTheBench {...section} />

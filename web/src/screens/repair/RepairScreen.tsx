@@ -128,8 +128,8 @@ function Repair({ end }: { end: EndSheet }): ReactNode {
       </div>
       <div className="mt-4 max-w-4xl">
         <Caution>
-          Radio off and cable unplugged at both ends before the first cut. A cable that was hit by lightning, or that
-          goes up a mast in a storm, is left alone.
+          Radio off and cable unplugged at both ends before the first cut. A cable that was hit by lightning,
+          or that goes up a mast in a storm, is left alone.
         </Caution>
         <div className="mt-4 flex flex-wrap items-end gap-4">
           <div className="w-56">

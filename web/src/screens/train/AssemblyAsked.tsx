@@ -1,4 +1,4 @@
-import type { AssemblyQuestion, TrainItem } from '@kobran/core';
+import type { AssemblyQuestion, DrawnEnd, TrainItem } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { EndDrawing } from '../../gauge/EndDrawing.js';
 import { TrainDrawing } from '../../gauge/TrainDrawing.js';
@@ -15,20 +15,11 @@ export function AssemblyAsked({
   answer: string | undefined;
   onAnswer: (id: string) => void;
 }): ReactNode {
-  const [ref, width] = useWidth<HTMLDivElement>();
   const { kind, end, card, options, right } = question;
   return (
     <section className="mt-4">
       <h2 className="text-lg font-bold">{question.question}</h2>
-      {end && (
-        <div ref={ref} className="mt-3 overflow-hidden rounded border border-rule bg-paper">
-          {width > 0 && <EndDrawing end={end} width={width - 2} />}
-          <p className="px-4 pb-2 text-sm text-muted">
-            Before the body goes on, to scale. Neck {card.part.neckMm} mm; the conductor is {card.cable.centreMm} mm,{' '}
-            {card.cable.centreKind}.
-          </p>
-        </div>
-      )}
+      {end && <FoundOnBench end={end} card={card} />}
       {kind === 'strip' && (
         <p className="mt-1 text-muted">
           Neck {card.part.neckMm} mm, seat {card.part.seatMm} mm, pin or tip takes{' '}
@@ -36,13 +27,31 @@ export function AssemblyAsked({
         </p>
       )}
       {kind === 'order' ? (
-        <InOrder key={question.id + question.bench.map(({ id }) => id).join()} question={question} answer={answer} onAnswer={onAnswer} />
+        <InOrder
+          key={question.id + question.bench.map(({ id }) => id).join()}
+          question={question}
+          answer={answer}
+          onAnswer={onAnswer}
+        />
       ) : (
         <div className="mt-3 max-w-xl">
           <Options options={options} right={right} answer={answer} onAnswer={onAnswer} />
         </div>
       )}
     </section>
+  );
+}
+
+function FoundOnBench({ end, card }: { end: DrawnEnd; card: AssemblyQuestion['card'] }): ReactNode {
+  const [ref, width] = useWidth<HTMLDivElement>();
+  return (
+    <div ref={ref} className="mt-3 overflow-hidden rounded border border-rule bg-paper">
+      {width > 0 && <EndDrawing end={end} width={width - 2} />}
+      <p className="px-4 pb-2 text-sm text-muted">
+        Before the body goes on, to scale. Neck {card.part.neckMm} mm; the conductor is {card.cable.centreMm}{' '}
+        mm, {card.cable.centreKind}.
+      </p>
+    </div>
   );
 }
 

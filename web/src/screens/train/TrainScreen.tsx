@@ -52,9 +52,7 @@ const drills: [Kind, string][] = [
 const isAssembly = (kind: Kind): kind is AssemblyDrill => assemblyDrills.some((one) => one === kind);
 
 const nextOf = (kind: Kind, score: DrillScore, units: UnitSystem): Question =>
-  isAssembly(kind)
-    ? nextAssembly(kind, score, freshSeed(), units)
-    : nextDrill(kind, score, freshSeed());
+  isAssembly(kind) ? nextAssembly(kind, score, freshSeed(), units) : nextDrill(kind, score, freshSeed());
 
 const rightSaid = (question: Question): string => {
   if (question.kind === 'order')
@@ -144,9 +142,7 @@ export function TrainScreen(): ReactNode {
         {answer !== undefined && (
           <section aria-live="polite" className="mt-4 border-t-2 border-ink pt-3">
             <p className={`text-lg font-bold ${answer === question.right ? 'text-lake' : 'text-stop'}`}>
-              {answer === question.right
-                ? 'Right.'
-                : `No: ${rightSaid(question)}.`}
+              {answer === question.right ? 'Right.' : `No: ${rightSaid(question)}.`}
             </p>
             <p className="mt-1 max-w-2xl">
               {typeof question.reason === 'string' ? question.reason : question.reason(answer)}
