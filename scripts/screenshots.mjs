@@ -12,15 +12,20 @@ const card = ['Space', 'Space', 'Space', 'Space', 'Space', 'Space'];
 const views = [
   { name: 'board', path: '/' },
   { name: 'line', path: `${run(2)}/plan?at=main%3Eantenna` },
-  { name: 'line-dark', path: `${run(4)}/plan?at=radio%3Epigtail`, theme: 'dark' },
-  { name: 'line-zoom', path: `${run(2)}/plan?at=arrester`, keys: ['+', '+', '+', '+', '+', '+', '+'] },
   { name: 'cables', path: `${run(2)}/cables` },
   { name: 'catalog', path: '/catalog/part/n-plug-gland-10mm' },
   { name: 'identify', path: '/identify', press: '13.6 to 15.2 mm' },
   { name: 'kit', path: '/kit', press: 'Find the smallest kit', until: 'no set is smaller' },
   { name: 'train', path: '/train', keys: ['1'] },
-  { name: 'new-run', path: '/jobs/7a0e1d00-0000-4000-8000-00000000b001/new' },
+  { name: 'practice', path: '/jobs/7a0e1d00-0000-4000-8000-00000000b001/practice' },
+  { name: 'ends', path: '/ends' },
   { name: 'make', path: `${run(1)}/make` },
+  {
+    name: 'batch',
+    path: `${run(1)}/make/jumper.a/batch`,
+    press: 'Lay them out',
+    then: ['Space', 'Space', 'Space'],
+  },
   { name: 'card', path: `${run(3)}/make/main.b`, keys: card },
   { name: 'card-phone', path: `${run(3)}/make/main.b`, keys: card, phone: true },
   { name: 'cut', path: `${run(5)}/cut` },
@@ -46,7 +51,7 @@ const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
-for (const { name, path, theme = 'light', phone = false, keys = [], press, until } of views) {
+for (const { name, path, theme = 'light', phone = false, keys = [], press, then = [], until } of views) {
   const page = await browser.newPage({
     viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
   });
@@ -59,6 +64,7 @@ for (const { name, path, theme = 'light', phone = false, keys = [], press, until
   await page.waitForLoadState('networkidle');
   for (const key of keys) await page.keyboard.press(key);
   if (press) await page.getByRole('button', { name: press }).click();
+  for (const key of then) await page.keyboard.press(key);
   if (until) await page.getByText(until).waitFor({ timeout: 120_000 });
   await page.waitForTimeout(400);
   await page.screenshot({ path: `${root}docs/screenshots/${name}.png` });

@@ -68,8 +68,8 @@ function KnownRow({ run, practice }: { run: RunDocument; practice: Practice }): 
               <SnagMark level={worst.level} size={14} />
             </span>
             <span>
-              <span className="font-semibold">{worst.what}</span>
-              <span className="text-muted"> ({counted(sheet.snags)})</span>
+              <span className="font-semibold">{worst.what}</span>{' '}
+              <span className="whitespace-nowrap text-muted">({counted(sheet.snags)})</span>
             </span>
           </p>
         )}

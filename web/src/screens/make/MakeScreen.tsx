@@ -1,4 +1,4 @@
-import { cardFor, formatLength, makeSchools, owns, toolSaid, type EndSheet } from '@kobran/core';
+import { cardFor, formatLength, makeSchools, owns, toolSaid, type Card, type EndSheet } from '@kobran/core';
 import { MoreHorizontal } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
@@ -61,15 +61,12 @@ const slackSaid = (slack: { remakes: number; spareM: number } | undefined): stri
 };
 
 function End({ end }: { end: EndSheet }): ReactNode {
-  const { id, facts, practice } = useOpenRun();
+  const { practice } = useOpenRun();
   const { units } = usePreferences();
   const [ref, width] = useWidth<HTMLDivElement>();
-  const made = facts.log.findLast(({ kind, about }) => kind === 'end made' && about === end.id);
   const card = cardFor(end.part, end.cable, units, { schools: makeSchools(practice) });
-  const fits = end.gauge.fit.verdict === 'fits';
-  const lacking = card?.tools.filter((need) => !owns(practice, need)) ?? [];
   return (
-    <li className="grid gap-x-6 gap-y-2 py-3 lg:grid-cols-[19rem_minmax(0,1fr)]">
+    <li className="grid gap-x-6 gap-y-2 py-3 lg:grid-cols-[22rem_minmax(0,1fr)]">
       <div>
         <h2 className="flex items-center gap-2 font-bold">
           <StateMark state={end.made ? 'done' : 'not started'} /> {end.name}
@@ -78,41 +75,20 @@ function End({ end }: { end: EndSheet }): ReactNode {
           {end.part.name}, on {end.cable.name}; at{' '}
           <span className="whitespace-nowrap">{formatLength(end.atM, { system: units })}</span>
         </p>
-        {end.made && made && (
-          <p className="text-sm text-lake">
-            Made{made.by ? ` by ${made.by}` : ''}, {sayDay(made.at)}
-            {made.end?.checkedBy ? `; checked by ${made.end.checkedBy}` : ''}
-          </p>
+        <History end={end} />
+        <Obstacles end={end} card={card} />
+        {!end.made && (
+          <div className="mt-2 flex gap-2">
+            <ToTheCard end={end} card={card} />
+          </div>
         )}
-        {end.failures > 0 && (
-          <p className="text-sm text-caution">
-            {end.failures === 1 ? 'Failed once before' : `Failed ${end.failures} times before`}
-            {end.lostM > 0 && `, ${formatLength(end.lostM, { system: units, small: true })} of cable lost`}
-          </p>
-        )}
-        {end.deviations.length > 0 && (
-          <p className="text-sm text-muted">Noted: {end.deviations.at(-1)?.text}</p>
-        )}
-        {!fits && (
-          <p className="text-sm font-semibold text-stop">
-            {end.gauge.fit.verdict}: {end.gauge.fit.reason}
-          </p>
-        )}
-        {!end.made && lacking.length > 0 && (
-          <p className="text-sm text-caution">Not in the shop: {lacking.map(toolSaid).join(', ')}</p>
-        )}
-        <div className="mt-2 flex gap-2">
-          {card || !fits ? (
-            <Link className={`button ${end.made ? '' : 'button-copper'}`} to={`/runs/${id}/make/${end.id}`}>
-              {!fits ? 'What fits instead?' : end.made ? 'Make it again' : 'Open the card'}
-            </Link>
-          ) : (
-            <p className="text-sm text-muted">No card for this kind of part: go by its own sheet.</p>
-          )}
-          {card && fits && <More end={end} />}
-        </div>
       </div>
-      <div ref={ref} className={`min-w-0 ${end.made ? '' : 'rounded border border-rule bg-paper'}`}>
+      {end.made && (
+        <div className="flex items-start gap-2">
+          <ToTheCard end={end} card={card} />
+        </div>
+      )}
+      <div ref={ref} className={end.made ? 'hidden' : 'min-w-0 rounded border border-rule bg-paper'}>
         {width > 0 && !end.made && (
           <StripGaugeDrawing
             gauge={end.gauge}
@@ -123,6 +99,73 @@ function End({ end }: { end: EndSheet }): ReactNode {
         )}
       </div>
     </li>
+  );
+}
+
+/** Who made it, what it cost, what was done differently. */
+function History({ end }: { end: EndSheet }): ReactNode {
+  const { facts } = useOpenRun();
+  const { units } = usePreferences();
+  const made = facts.log.findLast(({ kind, about }) => kind === 'end made' && about === end.id);
+  const lost =
+    end.lostM > 0 ? `, ${formatLength(end.lostM, { system: units, small: true })} of cable lost` : '';
+  return (
+    <>
+      {end.made && made && (
+        <p className="text-sm text-lake">
+          Made{made.by ? ` by ${made.by}` : ''}, {sayDay(made.at)}
+          {made.end?.checkedBy ? `; checked by ${made.end.checkedBy}` : ''}
+        </p>
+      )}
+      {end.failures > 0 && (
+        <p className="text-sm text-caution">
+          {end.failures === 1 ? 'Failed once before' : `Failed ${end.failures} times before`}
+          {lost}
+        </p>
+      )}
+      {end.deviations.length > 0 && (
+        <p className="text-sm text-muted">Noted: {end.deviations.at(-1)?.text}</p>
+      )}
+    </>
+  );
+}
+
+/** What stands in the way: a part that does not fit, a tool the shop has not. */
+function Obstacles({ end, card }: { end: EndSheet; card: Card | undefined }): ReactNode {
+  const { practice } = useOpenRun();
+  const lacking = card?.tools.filter((need) => !owns(practice, need)) ?? [];
+  const { verdict, reason } = end.gauge.fit;
+  return (
+    <>
+      {verdict !== 'fits' && (
+        <p className="text-sm font-semibold text-stop">
+          {verdict}: {reason}
+        </p>
+      )}
+      {!end.made && lacking.length > 0 && (
+        <p className="text-sm text-caution">Not in the shop: {lacking.map(toolSaid).join(', ')}</p>
+      )}
+    </>
+  );
+}
+
+function ToTheCard({ end, card }: { end: EndSheet; card: Card | undefined }): ReactNode {
+  const { id } = useOpenRun();
+  const to = `/runs/${id}/make/${end.id}`;
+  if (end.gauge.fit.verdict !== 'fits')
+    return (
+      <Link className="button button-copper" to={to}>
+        What fits instead?
+      </Link>
+    );
+  if (!card) return <p className="text-sm text-muted">No card for this kind of part: go by its own sheet.</p>;
+  return (
+    <>
+      <Link className={`button ${end.made ? '' : 'button-copper'}`} to={to}>
+        {end.made ? 'Make it again' : 'Open the card'}
+      </Link>
+      <More end={end} />
+    </>
   );
 }
 
