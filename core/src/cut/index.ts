@@ -7,3 +7,19 @@ export {
 } from './electricalLength.js';
 export type { ElectricalTarget, Schools } from './electricalLength.js';
 export { VELOCITY_TOLERANCE, cutEndBehindPlaneM, cutSheet, type CutSheet } from './cutLength.js';
+export { learnLot, type LearnedLot, type LotReading } from './lots.js';
+export {
+  CUT_SIGMA_M,
+  READING_SIGMA,
+  delayOfResonance,
+  firstCut,
+  fitTrim,
+  nextCut,
+  resonanceOfDelay,
+  type FarEnd,
+  type Residual,
+  type TrimAdvice,
+  type TrimFit,
+  type TrimGoal,
+  type TrimReading,
+} from './trimCoach.js';

@@ -17,3 +17,4 @@ export {
   totalLossDb,
 } from './reflection.js';
 export { cascade, sweep, type Complex, type Response } from './response.js';
+export { loaded, scattering, type Complexes, type Scattering } from './scattering.js';

@@ -2,3 +2,21 @@ export { cardExpectation } from './cardReading.js';
 export { expectations, judge } from './expectations.js';
 export type { Expectation, ReadingJudgement, ReadingVerdict, Test } from './expectations.js';
 export { unitDoubt, type UnitDoubt } from './unitDoubt.js';
+export { MOST_TRACE_POINTS, readTouchstone, writeTouchstone, type ReadTrace } from './touchstone/index.js';
+export { magnitudes, portPairs, thinned, type PortPair, type Trace } from './trace.js';
+export {
+  delayAt,
+  delayRuler,
+  distanceAt,
+  echoOf,
+  echoPeaks,
+  gated,
+  kaiser,
+  lossAt,
+  metresOf,
+  onRuler,
+  type DelayRuler,
+  type DelayStretch,
+  type Echo,
+  type EchoPeak,
+} from './echo.js';

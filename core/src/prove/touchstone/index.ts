@@ -1,0 +1,2 @@
+export { MOST_TRACE_POINTS, readTouchstone, type ReadTrace } from './read.js';
+export { writeTouchstone } from './write.js';

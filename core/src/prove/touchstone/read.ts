@@ -1,0 +1,232 @@
+import { ok, type Result } from '../../quantity/index.js';
+import { emptySeries, type Trace } from '../trace.js';
+import { bad, defaultOptions, readOptions, type Format, type Options } from './options.js';
+import { onePortToS, twoPortToS } from './toScattering.js';
+
+/** Larger files than any analyser writes are a mistake. */
+export const MOST_TRACE_POINTS = 200_000;
+
+/** A trace with what was noticed on the way. */
+export interface ReadTrace {
+  trace: Trace;
+  notes: string[];
+}
+
+/** Where a reader of a file stands. */
+interface Reading {
+  options: Options | undefined;
+  ports: 1 | 2 | undefined;
+  /** Version 2.0: the order is said; 1.1 has S11 S21 S12 S22. */
+  order: '21_12' | '12_21';
+  version: 1 | 2;
+  /** Numbers of a record that is not complete yet, and the line it began on. */
+  open: number[];
+  openLine: number;
+  frequencies: number[];
+  values: number[];
+  notes: string[];
+  ended: boolean;
+}
+
+/**
+ * Reads a Touchstone file: version 1.1 (.s1p and .s2p in every unit, format and parameter, any spacing, comments, noise data left out)
+ * and simple 2.0.
+ *
+ * @param name file name; its extension says the ports where the numbers do not
+ * @returns S-parameters, or the first thing that is wrong with its line
+ * Source: Touchstone File Format Specification, Rev 1.1 and Version 2.0 (EIA/IBIS Open Forum).
+ */
+export function readTouchstone(text: string, name = ''): Result<ReadTrace> {
+  const state: Reading = {
+    options: undefined,
+    ports: /\.s1p$/i.test(name) ? 1 : /\.s2p$/i.test(name) ? 2 : undefined,
+    order: '21_12',
+    version: 1,
+    open: [],
+    openLine: 0,
+    frequencies: [],
+    values: [],
+    notes: [],
+    ended: false,
+  };
+  let from = 0;
+  for (let line = 1; from <= text.length && !state.ended; line++) {
+    const newline = text.indexOf('\n', from);
+    const to = newline < 0 ? text.length : newline;
+    const problem = readLine(text.slice(from, to), line, state);
+    if (problem && !problem.ok) return problem;
+    from = to + 1;
+  }
+  if (state.open.length > 0)
+    return bad(
+      state.openLine,
+      `the record has ${state.open.length} of ${recordSize(state)} numbers, then the file ends`,
+      'The file was cut off: send or copy it once more.',
+    );
+  if (state.frequencies.length === 0)
+    return bad(1, 'there is no data in the file', 'Choose the .s1p or .s2p file that the analyser wrote.');
+  return ok({ trace: traceOf(state), notes: state.notes });
+}
+
+const recordSize = ({ ports }: Reading): number => (ports === 2 ? 9 : 3);
+
+type Problem = Extract<Result<never>, { ok: false }>;
+
+function readLine(raw: string, line: number, state: Reading): Problem | undefined {
+  const comment = raw.indexOf('!');
+  const said = (comment < 0 ? raw : raw.slice(0, comment)).trim();
+  if (said === '') return undefined;
+  if (said.startsWith('#')) {
+    // Rev 1.1: only the first option line counts.
+    if (state.options) return undefined;
+    const options = readOptions(said, line);
+    if (!options.ok) return options;
+    state.options = options.value;
+    return undefined;
+  }
+  if (said.startsWith('[')) return keyword(said, line, state);
+  return numbers(said, line, state);
+}
+
+function keyword(said: string, line: number, state: Reading): Problem | undefined {
+  const match = /^\[([^\]]+)\]\s*(.*)$/.exec(said);
+  const name = (match?.[1] ?? '').toLowerCase();
+  const value = (match?.[2] ?? '').trim();
+  state.version = 2;
+  switch (name) {
+    case 'version':
+      return value.startsWith('2')
+        ? undefined
+        : bad(line, `version ${value} is not known`, 'Save it as version 1.1 or 2.0.');
+    case 'number of ports':
+      if (value !== '1' && value !== '2')
+        return bad(
+          line,
+          `${value} ports; a cable has one or two`,
+          'Export the two ports of the cable alone.',
+        );
+      state.ports = value === '1' ? 1 : 2;
+      return undefined;
+    case 'two-port data order':
+      if (value !== '12_21' && value !== '21_12')
+        return bad(line, `“${value}” is no order of a two-port`, 'It is 12_21 or 21_12.');
+      state.order = value;
+      return undefined;
+    case 'reference': {
+      const ohms = value.split(/\s+/).map(Number);
+      if (ohms.some((ohm) => !(ohm > 0)) || new Set(ohms).size > 1)
+        return bad(
+          line,
+          'the ports have different or missing reference impedances',
+          'Export with one reference for both ports.',
+        );
+      state.options = { ...(state.options ?? defaultOptions), referenceOhm: ohms[0] };
+      return undefined;
+    }
+    case 'matrix format':
+      return value.toLowerCase() === 'full'
+        ? undefined
+        : bad(line, `matrix format ${value}`, 'Save it with the full matrix.');
+    case 'number of frequencies':
+    case 'network data':
+      return undefined;
+    case 'end':
+    case 'noise data':
+      state.ended = true;
+      return undefined;
+    case 'begin information':
+    case 'end information':
+      return undefined;
+    default:
+      return bad(
+        line,
+        `keyword [${match?.[1] ?? said}] is not read here`,
+        'Save it as version 1.1, or without that keyword.',
+      );
+  }
+}
+
+function numbers(said: string, line: number, state: Reading): Problem | undefined {
+  const words = said.split(/[\s,]+/);
+  const read = words.map(Number);
+  const wrong = read.findIndex((value, k) => !Number.isFinite(value) || words[k] === '');
+  if (wrong >= 0)
+    return bad(
+      line,
+      `“${words[wrong].slice(0, 20)}” is not a number`,
+      'Numbers with a decimal point; comments begin with !.',
+    );
+  if (state.open.length === 0) {
+    state.openLine = line;
+    state.ports ??= read.length === 3 ? 1 : 2;
+    if (
+      state.ports === 2 &&
+      read.length === 5 &&
+      read[0] * unitOf(state) < (state.frequencies.at(-1) ?? -Infinity)
+    ) {
+      state.notes.push(`Noise data from line ${line} on were left out.`);
+      state.ended = true;
+      return undefined;
+    }
+  }
+  // Version 1.1 keeps a record of one or two ports on one line.
+  if (state.version === 1 && read.length !== recordSize(state))
+    return bad(
+      line,
+      `${read.length} numbers where a ${state.ports === 2 ? 'two' : 'one'}-port has ${recordSize(state)}`,
+      'One line for each frequency: frequency, then two numbers for each parameter.',
+    );
+  for (const value of read) {
+    state.open.push(value);
+    if (state.open.length < recordSize(state)) continue;
+    const problem = record(state, line);
+    if (problem) return problem;
+  }
+  return undefined;
+}
+
+const unitOf = ({ options }: Reading): number => (options ?? defaultOptions).hzPerUnit;
+
+function record(state: Reading, line: number): Problem | undefined {
+  const hz = state.open[0] * unitOf(state);
+  const last = state.frequencies.at(-1);
+  if (hz < 0) return bad(line, 'the frequency is negative', 'Frequencies rise from zero.');
+  if (last !== undefined && hz <= last)
+    return bad(line, 'the frequency does not rise', 'Each line’s frequency is above the one before it.');
+  if (state.frequencies.length >= MOST_TRACE_POINTS)
+    return bad(line, `more than ${MOST_TRACE_POINTS} frequencies`, 'Sweep with fewer points.');
+  state.frequencies.push(hz);
+  for (let k = 1; k < state.open.length; k++) state.values.push(state.open[k]);
+  state.open.length = 0;
+  return undefined;
+}
+
+/** A pair of numbers as it is written, to real and imaginary. */
+const pairOf: Record<Format, (a: number, b: number) => [number, number]> = {
+  RI: (re, im) => [re, im],
+  MA: (size, deg) => [size * Math.cos((deg * Math.PI) / 180), size * Math.sin((deg * Math.PI) / 180)],
+  DB: (db, deg) => pairOf.MA(10 ** (db / 20), deg),
+};
+
+function traceOf({ options: said, ports, order, frequencies, values }: Reading): Trace {
+  const options = said ?? defaultOptions;
+  const toPair = pairOf[options.format];
+  const count = frequencies.length;
+  const frequencyHz = Float64Array.from(frequencies);
+  const shared = { referenceOhm: options.referenceOhm, frequencyHz };
+  const s11 = emptySeries(count);
+  if (ports === 1) {
+    for (let k = 0; k < count; k++)
+      [s11.re[k], s11.im[k]] = onePortToS(options.parameter, ...toPair(values[2 * k], values[2 * k + 1]));
+    return { ...shared, ports: 1, s: { s11 } };
+  }
+  const [s21, s12, s22] = [emptySeries(count), emptySeries(count), emptySeries(count)];
+  for (let k = 0; k < count; k++) {
+    const at = (pair: number): [number, number] =>
+      toPair(values[8 * k + 2 * pair], values[8 * k + 2 * pair + 1]);
+    const [second, third] = order === '21_12' ? [2, 1] : [1, 2];
+    const m = twoPortToS(options.parameter, [...at(0), ...at(second), ...at(third), ...at(3)]);
+    [s11.re[k], s11.im[k], s12.re[k], s12.im[k], s21.re[k], s21.im[k], s22.re[k], s22.im[k]] = m;
+  }
+  return { ...shared, ports: 2, s: { s11, s21, s12, s22 } };
+}
