@@ -1,6 +1,7 @@
 export {
   AddLogEntry,
   AddReading,
+  AddTrace,
   CreateJob,
   CreateRun,
   GaugeSheetQuery,
@@ -9,10 +10,12 @@ export {
   JobFile,
   JobFileRun,
   LabelSheetQuery,
+  MOST_KEPT_POINTS,
   PutShopEntry,
   ReplaceJob,
   ReplaceRun,
   ShopFileEntry,
+  TraceSeries,
 } from './requests.js';
 export type {
   ApiProblem,
@@ -23,4 +26,5 @@ export type {
   RunDocument,
   ShopDocument,
   StoredShopEntry,
+  StoredTrace,
 } from './responses.js';

@@ -3,6 +3,8 @@ import {
   EndRecord,
   MOST_IN_BATCH,
   Practice,
+  farEnds,
+  type FarEndKind,
   logKinds,
   shopKinds,
   type LogKind,
@@ -11,7 +13,9 @@ import {
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsISO8601,
@@ -128,6 +132,41 @@ export class JobFile {
   @Type(() => ShopFileEntry)
   catalog?: ShopFileEntry[];
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => JobFileRun) runs!: JobFileRun[];
+}
+
+/** More points than any bench analyser sweeps; larger files are thinned before they are sent. */
+export const MOST_KEPT_POINTS = 10_001;
+
+const samples = (): PropertyDecorator => (target, property) => {
+  IsArray()(target, property);
+  ArrayMaxSize(MOST_KEPT_POINTS)(target, property);
+  IsNumber({ allowNaN: false, allowInfinity: false }, { each: true })(target, property);
+};
+
+export class TraceSeries {
+  @samples() re!: number[];
+  @samples() im!: number[];
+}
+
+/** A sweep of a run or of one of its assemblies. */
+export class AddTrace {
+  @IsUUID() id!: string;
+  /** An assembly alone, or empty for the whole run. */
+  @IsString() @MaxLength(40) pieceId!: string;
+  @IsString() @Length(1, 120) name!: string;
+  @IsIn(farEnds) far!: FarEndKind;
+  /** Did it rain before? Water shows afterwards. */
+  @IsBoolean() rained!: boolean;
+  /** The first accepted proof, with which later ones are compared. */
+  @IsBoolean() birth!: boolean;
+  @IsString() @MaxLength(60) by!: string;
+  @IsISO8601({ strict: true }) at!: string;
+  @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0.001) @Max(1e6) referenceOhm!: number;
+  @samples() @ArrayMinSize(2) frequencyHz!: number[];
+  @ValidateNested() @Type(() => TraceSeries) s11!: TraceSeries;
+  @IsOptional() @ValidateNested() @Type(() => TraceSeries) s21?: TraceSeries;
+  @IsOptional() @ValidateNested() @Type(() => TraceSeries) s12?: TraceSeries;
+  @IsOptional() @ValidateNested() @Type(() => TraceSeries) s22?: TraceSeries;
 }
 
 /** Which strip gauges to print, and in which units. */

@@ -1,3 +1,4 @@
+import type { AddTrace } from './requests.js';
 import type { Design, EndOutcome, LogEntry, Practice, Problem, Reading, ShopEntry } from '@kobran/core';
 
 /** What the server answers. */
@@ -57,3 +58,6 @@ export interface LoggedEnd extends EndOutcome {
   /** ISO 8601. */
   at: string;
 }
+
+/** A trace as it is kept. */
+export type StoredTrace = AddTrace;

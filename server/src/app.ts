@@ -25,6 +25,8 @@ import { RunsController } from './runs/runs.controller.js';
 import { RunsService } from './runs/runs.service.js';
 import { SheetsController } from './sheets/sheets.controller.js';
 import { SheetsService } from './sheets/sheets.service.js';
+import { TracesController } from './traces/traces.controller.js';
+import { TracesService } from './traces/traces.service.js';
 import { ShopController } from './shop/shop.controller.js';
 import { ShopService } from './shop/shop.service.js';
 
@@ -44,8 +46,17 @@ class AppModule {
         RunsController,
         SheetsController,
         ShopController,
+        TracesController,
       ],
-      providers: [EndsService, JobFileService, JobsService, RunsService, SheetsService, ShopService],
+      providers: [
+        EndsService,
+        JobFileService,
+        JobsService,
+        RunsService,
+        SheetsService,
+        ShopService,
+        TracesService,
+      ],
     };
   }
 }

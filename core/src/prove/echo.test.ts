@@ -8,6 +8,7 @@ import {
   echoOf,
   echoPeaks,
   gated,
+  isUnexpected,
   kaiser,
   onRuler,
   type Echo,
@@ -98,6 +99,16 @@ describe('echo over distance', () => {
   });
 });
 
+describe('what was not computed', () => {
+  it('a fault stands out, the open end which was expected does not', () => {
+    const sound = echo([line(12)], { re: 1, im: 0 });
+    const spoilt = echo([line(5), line(0.05, 30), line(6.95)], { re: 1, im: 0 });
+    const odd = echoPeaks(spoilt, ruler(12), 34).filter((peak) => isUnexpected(peak, sound, ruler(12)));
+    expect(odd[0].distanceM).toBeCloseTo(5, 1);
+    expect(odd.some(({ distanceM }) => Math.abs(distanceM - 12) < 0.2)).toBe(false);
+  });
+});
+
 describe('the window', () => {
   // Harris, On the use of windows, Proc. IEEE 66 (1978): symmetric, 1 in the middle; β 0 is no window at all.
   it('is symmetric, highest in the middle, and none for β 0', () => {
@@ -130,6 +141,13 @@ describe('delay and distance', () => {
     );
   });
   it('beyond the end the last cable goes on', () => expect(distanceAt(two, 170.1e-9)).toBeCloseTo(40, 6));
+  it('beyond a connector at the end too, which has no length of its own', () => {
+    const ended = delayRuler([
+      { fromM: 0, toM: 10, delayS: 50e-9, lossDb: 0.5 },
+      { fromM: 10, toM: 10, delayS: 0.1e-9, lossDb: 0 },
+    ]);
+    expect(distanceAt(ended, 100.1e-9)).toBeCloseTo(20, 6);
+  });
   it('the trace on the ruler ends where it is asked to', () => {
     const { distanceM } = onRuler(echo([line(5)]), ruler(10), 8);
     expect(distanceM[distanceM.length - 1]).toBeLessThanOrEqual(8);

@@ -118,15 +118,23 @@ export function delayRuler(stretches: readonly DelayStretch[]): DelayRuler {
   return ruler;
 }
 
-/** Value of `to` where `from` has `at`, linear between the marks; beyond the last mark the last slope goes on. */
+/** Value of `to` where `from` has `at`, linear between the marks; beyond the last mark the last cable's slope goes on. */
 function between(from: readonly number[], to: readonly number[], at: number): number {
   const next = from.findIndex((value) => value > at);
-  const k = next < 0 ? from.length - 1 : Math.max(1, next);
-  // A connector has a delay but no length of the ruler; two marks at one delay cannot be told apart.
+  const beyond = next < 0;
+  const k = beyond ? lastSlope(from, to) : Math.max(1, next);
   let before = k - 1;
+  // A connector has a delay but no length of the ruler; two marks at one delay cannot be told apart.
   while (before > 0 && from[before] === from[k]) before--;
-  const share = from[k] === from[before] ? 0 : (at - from[before]) / (from[k] - from[before]);
-  return to[before] + share * (to[k] - to[before]);
+  const slope = from[k] === from[before] ? 0 : (to[k] - to[before]) / (from[k] - from[before]);
+  if (beyond) return to[to.length - 1] + slope * (at - from[from.length - 1]);
+  return to[before] + slope * (at - from[before]);
+}
+
+/** The last mark at which both go on: the connector behind it has no length. */
+function lastSlope(from: readonly number[], to: readonly number[]): number {
+  for (let k = from.length - 1; k > 0; k--) if (from[k] !== from[k - 1] && to[k] !== to[k - 1]) return k;
+  return from.length - 1;
 }
 
 /** Distance on the ruler of a one-way delay, m. */
@@ -166,6 +174,19 @@ export function onRuler(
     distanceM: Float64Array.from({ length: count }, (_, k) => distanceAt(ruler, delayS[k])),
     magnitude: Float64Array.from({ length: count }, (_, k) => corrected(k)),
   };
+}
+
+/** How much more than computed must come back before a place is worth a look, dB. Common practice, no source. */
+const UNEXPECTED_DB = 3;
+
+/** Does more come back from this place than was computed for it? */
+export function isUnexpected(peak: EchoPeak, predicted: Echo, ruler: DelayRuler): boolean {
+  const step = predicted.delayS[1] - predicted.delayS[0];
+  const middle = Math.round(peak.delayS / step);
+  const reach = Math.max(1, Math.round(predicted.resolutionS / step / 2));
+  const near = predicted.magnitude.subarray(Math.max(0, middle - reach), middle + reach + 1);
+  const size = Math.max(...near) * 10 ** (Math.min(MOST_CORRECTION_DB, 2 * lossAt(ruler, peak.delayS)) / 20);
+  return peak.returnLossDb < -20 * Math.log10(size) - UNEXPECTED_DB;
 }
 
 /**

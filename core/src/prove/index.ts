@@ -11,6 +11,7 @@ export {
   echoOf,
   echoPeaks,
   gated,
+  isUnexpected,
   kaiser,
   lossAt,
   metresOf,
@@ -20,3 +21,11 @@ export {
   type Echo,
   type EchoPeak,
 } from './echo.js';
+export {
+  driftOf,
+  judgeSweep,
+  lossFromReflection,
+  type Drift,
+  type SweepFigures,
+  type SweepJudgement,
+} from './sweepVerdict.js';

@@ -40,3 +40,5 @@ export { fitJoint } from './fitJoint.js';
 export { article, type Way } from './waysToJoin.js';
 export { stageIds, stageNames } from './stages.js';
 export type { Stage, StageId, StageState } from './stages.js';
+export { farEndNames, farEnds, placeOf, predictSweep, type FarEndKind, type Swept } from './sweptRun.js';
+export { withFaults, type LineFault } from './lineFaults.js';

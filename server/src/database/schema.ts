@@ -1,4 +1,5 @@
 import type { Design, EndRecord, LogKind, Practice, ShopKind } from '@kobran/core';
+import type { StoredTrace } from '@kobran/contract';
 import {
   doublePrecision,
   index,
@@ -71,6 +72,21 @@ export const logEntries = pgTable(
     end: jsonb('end_record').$type<EndRecord>(),
   },
   (table) => [index('log_entries_of_run').on(table.runId)],
+);
+
+/** Sweeps of runs and assemblies; the samples as one document. */
+export const traces = pgTable(
+  'traces',
+  {
+    id: uuid('id').primaryKey(),
+    runId: uuid('run_id')
+      .notNull()
+      .references(() => runs.id),
+    at: moment('at').notNull(),
+    data: jsonb('data').$type<StoredTrace>().notNull(),
+    deletedAt: moment('deleted_at'),
+  },
+  (table) => [index('traces_of_run').on(table.runId)],
 );
 
 /** What the shop adds to the catalogue, and what lies on its shelf. */

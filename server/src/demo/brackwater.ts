@@ -1,5 +1,6 @@
 import { DESIGN_SCHEMA, defaultPractice, type Design } from '@kobran/core';
 import { vhfFacts } from './brackwaterHistory.js';
+import { vhfTraces } from './vhfTraces.js';
 import { nothingYet, type DemoJob } from './demoJob.js';
 
 const vhfVoice: Design = {
@@ -266,7 +267,12 @@ export const brackwater: DemoJob = {
     crew: ['Wenna', 'Joss', 'Petrok', 'Hedra'],
   },
   runs: [
-    { id: '7a0e1d00-0000-4000-8000-00000000a001', design: vhfVoice, facts: vhfFacts },
+    {
+      id: '7a0e1d00-0000-4000-8000-00000000a001',
+      design: vhfVoice,
+      facts: vhfFacts,
+      traces: vhfTraces(vhfVoice),
+    },
     { id: '7a0e1d00-0000-4000-8000-00000000a002', design: uhfLink, facts: nothingYet },
     { id: '7a0e1d00-0000-4000-8000-00000000a003', design: hfFallback, facts: nothingYet },
     { id: '7a0e1d00-0000-4000-8000-00000000a004', design: dataRadio, facts: nothingYet },

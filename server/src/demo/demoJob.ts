@@ -1,3 +1,4 @@
+import type { AddTrace } from '@kobran/contract';
 import type { Design, Facts, Practice } from '@kobran/core';
 
 /** The shape of the demo’s data. */
@@ -6,6 +7,7 @@ export interface DemoRun {
   id: string;
   design: Design;
   facts: Facts;
+  traces?: AddTrace[];
 }
 
 export interface DemoJob {

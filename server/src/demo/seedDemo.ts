@@ -1,5 +1,5 @@
 import type { Database } from '../database/database.js';
-import { jobs, logEntries, readings, runs, shopEntries } from '../database/schema.js';
+import { jobs, logEntries, readings, runs, shopEntries, traces } from '../database/schema.js';
 import { shopShelf } from './shopShelf.js';
 import { tarrowmere } from './tarrowmere.js';
 
@@ -20,6 +20,8 @@ export async function seedDemo(db: Database): Promise<void> {
           await tx.insert(readings).values(run.facts.readings.map((row) => ({ ...row, runId: run.id })));
         if (run.facts.log.length > 0)
           await tx.insert(logEntries).values(run.facts.log.map((row) => ({ ...row, runId: run.id })));
+        for (const trace of run.traces ?? [])
+          await tx.insert(traces).values({ id: trace.id, runId: run.id, at: trace.at, data: trace });
       }
     }
   });

@@ -19,7 +19,10 @@ const said = (
   remedy: string,
 ): ProblemException => new ProblemException(status, { code, message, where, remedy });
 
-export const notFound = (what: 'job' | 'run' | 'entry' | 'card' | 'assembly', id: string): ProblemException =>
+export const notFound = (
+  what: 'job' | 'run' | 'entry' | 'card' | 'assembly' | 'trace',
+  id: string,
+): ProblemException =>
   said(
     404,
     `${what}.not-found`,

@@ -6,8 +6,8 @@ import { useWidth } from '../ruler/useWidth.js';
 export interface Series {
   name: string;
   values: ArrayLike<number>;
-  /** Ink is predicted, copper is chosen, muted stands back. */
-  tone: 'ink' | 'copper' | 'muted';
+  /** Ink is predicted, lake is measured, copper is chosen, muted stands back. */
+  tone: 'ink' | 'lake' | 'copper' | 'muted';
   dashed?: boolean;
 }
 
@@ -32,6 +32,7 @@ const PAD = { left: 46, right: 12, top: 40, bottom: 36 };
 
 const colour: Record<Series['tone'], string> = {
   ink: 'var(--ink)',
+  lake: 'var(--lake)',
   copper: 'var(--copper)',
   muted: 'var(--edge)',
 };

@@ -24,6 +24,13 @@ import type { CardInWork } from './useCard.js';
 /** Steps at which the loose parts matter more than the strip lengths. */
 export const showsParts = (step: Step): boolean => step.id === 'parts' || step.confirm === true;
 
+/** A drawing helps while parts go on and lengths are cut; not at the meter, nor where names are given, nor on work without a strip. */
+const showsDrawing = (card: Card, step: Step): boolean =>
+  !step.reading &&
+  step.id !== 'sign' &&
+  !step.secondPerson &&
+  (showsParts(step) || card.steps.some(({ gauge }) => gauge !== undefined));
+
 /** What the eyes are on: the parts, the strip gauge, or the meter. */
 export function Bench({
   card,
@@ -43,14 +50,15 @@ export function Bench({
   const [ref, width] = useWidth<HTMLDivElement>();
   return (
     <div className="min-w-0">
-      {step.reading ? (
+      {step.reading && (
         <ReadingEntry
           key={step.id}
           expectation={cardExpectation(step.reading, card.cable, end.lengthM)}
           value={progress.readings[step.id]}
           onRead={onRead}
         />
-      ) : (
+      )}
+      {showsDrawing(card, step) && (
         <div ref={ref} className="overflow-hidden rounded border border-rule bg-paper">
           {width > 0 &&
             (showsParts(step) ? (
@@ -101,14 +109,7 @@ function Gauge({
         <span>Strip gauge, {lifeSize ? 'life-size: hold the cable against it' : 'to scale'}</span>
         <span>± {card.gauge.toleranceMm} mm; the part’s own sheet wins</span>
       </p>
-      <StripGaugeDrawing
-        gauge={card.gauge}
-        active={step.gauge}
-        width={width}
-        tall={128}
-        pxPerMm={lifeSize ? scale : undefined}
-      />
-      <p className="flex flex-wrap gap-x-5 px-4 pb-1">
+      <p className="flex flex-wrap gap-x-5 px-4 pt-0.5">
         {scale === undefined ? (
           <Link className="min-h-9 py-1.5 underline underline-offset-4 hover:text-copper" to="/calibrate">
             Make it life-size: calibrate this screen once
@@ -130,6 +131,13 @@ function Gauge({
           Print it 1:1
         </a>
       </p>
+      <StripGaugeDrawing
+        gauge={card.gauge}
+        active={step.gauge}
+        width={width}
+        tall={128}
+        pxPerMm={lifeSize ? scale : undefined}
+      />
       <WaysToMark card={card} open={step.id === 'mark'} />
     </>
   );

@@ -13,13 +13,14 @@ import { FigureText } from '../../shell/FigureText.js';
 import { QuantityField } from '../../shell/QuantityField.js';
 import { SignedBy } from '../../shell/SignedBy.js';
 import { StagePage } from '../../shell/StagePage.js';
+import { Sweeps } from './Sweeps.js';
 import { sayMoment } from '../../shell/dates.js';
 
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
 
 /** Expected against read, assembly by assembly, with a verdict in words beside each reading. */
 export function ProveScreen(): ReactNode {
-  const { sheet, editor } = useOpenRun();
+  const { sheet, editor, practice } = useOpenRun();
   const all = sheet.proofs.flatMap(({ expectations }) => expectations);
   const read = all.filter(({ reading }) => reading);
   const failed = read.filter(({ judgement }) => judgement?.verdict === 'fail');
@@ -43,11 +44,12 @@ export function ProveScreen(): ReactNode {
         </p>
       )}
       <div className="max-w-xs">
-        <SignedBy />
+        <SignedBy crew={practice.crew ?? []} />
       </div>
       {sheet.proofs.map((proof) => (
         <Proof key={proof.pieceId} proof={proof} />
       ))}
+      <Sweeps />
     </StagePage>
   );
 }

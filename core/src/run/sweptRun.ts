@@ -1,0 +1,151 @@
+import { entry, faceOf, type Catalog } from '../catalog/index.js';
+import {
+  SPEED_OF_LIGHT,
+  jointElements,
+  loaded,
+  matchedLossDb,
+  reflectionFromSwr,
+  scattering,
+  type Complexes,
+  type Element,
+  type PlacedElement,
+} from '../line/index.js';
+import { delayRuler, type DelayRuler, type DelayStretch } from '../prove/index.js';
+import type { Assembly, Design } from './design.js';
+import { layOut } from './layout.js';
+import { withFaults, type LineFault } from './lineFaults.js';
+import { referenceOhmOf } from './reference.js';
+
+/** What is on the far end while a sweep is taken. */
+export const farEnds = ['load', 'open', 'short', 'antenna'] as const;
+export type FarEndKind = (typeof farEnds)[number];
+
+export const farEndNames: Record<FarEndKind, string> = {
+  load: 'a matched load',
+  open: 'nothing, open',
+  short: 'a short',
+  antenna: 'the antenna',
+};
+
+/** What a sweep of a run, or of one of its assemblies, should show. */
+export interface Swept {
+  s11: Complexes;
+  /** Matched loss through, dB, one for each frequency. */
+  lossDb: Float64Array;
+  ruler: DelayRuler;
+  totalM: number;
+  /** Places with a name, for echoes to be called after. */
+  places: { atM: number; name: string }[];
+}
+
+/**
+ * Predicts a sweep.
+ *
+ * @param faults what is wrong on the line, for stand-ins and practice
+ * @param pieceId an assembly alone on the bench; the whole run when empty
+ * @throws when the design has no such assembly
+ */
+export function predictSweep(
+  design: Design,
+  catalog: Catalog,
+  pieceId: string,
+  far: FarEndKind,
+  frequencyHz: Float64Array,
+  faults: readonly LineFault[] = [],
+): Swept {
+  const sound = pieceId === '' ? runElements(design, catalog) : assemblyElements(design, catalog, pieceId);
+  const placed = { ...sound, elements: withFaults(sound.elements, faults) };
+  const ohm = referenceOhmOf(design);
+  const through = scattering(
+    placed.elements.map(({ element }) => element),
+    frequencyHz,
+    ohm,
+  );
+  // The window weighs the middle of the sweep most.
+  const middleHz = (frequencyHz[0] + frequencyHz[frequencyHz.length - 1]) / 2;
+  return {
+    s11: loaded(through, { re: loadOf(far, design), im: 0 }),
+    lossDb: through.s21.re.map((re, k) => -20 * Math.log10(Math.hypot(re, through.s21.im[k]))),
+    ruler: delayRuler(placed.elements.map((one) => stretchOf(one, middleHz))),
+    totalM: placed.totalM,
+    places: placed.places,
+  };
+}
+
+function loadOf(far: FarEndKind, { antenna }: Design): number {
+  if (far === 'open') return 1;
+  if (far === 'short') return -1;
+  return far === 'antenna' ? reflectionFromSwr(antenna.swr) : 0;
+}
+
+interface Placed {
+  elements: PlacedElement[];
+  totalM: number;
+  places: Swept['places'];
+}
+
+function runElements(design: Design, catalog: Catalog): Placed {
+  const { elements, joints, totalM } = layOut(design, catalog, []);
+  return {
+    elements,
+    totalM,
+    places: joints.map(({ atM, number, leftPiece, rightPiece }) => ({
+      atM,
+      name: `J${number}, ${leftPiece?.name ?? 'radio'} to ${rightPiece?.name ?? 'antenna'}`,
+    })),
+  };
+}
+
+function assemblyElements(design: Design, catalog: Catalog, pieceId: string): Placed {
+  const piece = design.pieces.find((one): one is Assembly => one.id === pieceId && one.kind === 'assembly');
+  if (!piece) throw new Error(`no assembly ${pieceId}`);
+  const cable = entry(catalog.cables, piece.cable);
+  const [near, far] = [piece.a, piece.b].map(({ part }) => faceOf(entry(catalog.parts, part).face));
+  const line: Element = {
+    kind: 'line',
+    z0Ohm: cable.impedanceOhm,
+    velocityFactor: cable.velocityFactor,
+    lengthM: piece.lengthM,
+    k1: cable.k1,
+    k2: cable.k2,
+  };
+  const at = (element: Element, fromM: number, toM: number): PlacedElement => ({ element, fromM, toM });
+  return {
+    elements: [
+      ...jointElements(near, near)
+        .slice(1)
+        .map((element) => at(element, 0, 0)),
+      at(line, 0, piece.lengthM),
+      ...jointElements(far, far)
+        .slice(0, 2)
+        .map((element) => at(element, piece.lengthM, piece.lengthM)),
+    ],
+    totalM: piece.lengthM,
+    places: [
+      { atM: 0, name: `${piece.label}, radio end` },
+      { atM: piece.lengthM, name: `${piece.label}, antenna end` },
+    ],
+  };
+}
+
+function stretchOf({ element, fromM, toM }: PlacedElement, middleHz: number): DelayStretch {
+  if (element.kind !== 'line') return { fromM, toM, delayS: 0, lossDb: 0 };
+  return {
+    fromM,
+    toM,
+    delayS: element.lengthM / (element.velocityFactor * SPEED_OF_LIGHT),
+    lossDb: matchedLossDb(element, middleHz, element.lengthM),
+  };
+}
+
+/** The named place an echo comes from, or between which two it lies. */
+export function placeOf({ places }: Pick<Swept, 'places'>, atM: number, resolutionM: number): string {
+  const sorted = places.toSorted((x, y) => Math.abs(x.atM - atM) - Math.abs(y.atM - atM));
+  const [nearest] = sorted;
+  if (Math.abs(nearest.atM - atM) <= Math.max(resolutionM / 2, 0.05)) return nearest.name;
+  const before = places.findLast((place) => place.atM < atM);
+  const after = places.find((place) => place.atM > atM);
+  const short = ({ name }: { name: string }): string => (/^J\d+/.exec(name) ?? [name])[0];
+  if (!before) return `before ${after ? short(after) : 'the run'}`;
+  return after ? `in the cable between ${short(before)} and ${short(after)}` : `beyond ${short(before)}`;
+}

@@ -1,0 +1,87 @@
+import type { AddTrace, ApiProblem, StoredTrace } from '@kobran/contract';
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import request from 'supertest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { createApp, type RunningApp } from '../app.js';
+
+const folder = mkdtempSync(join(tmpdir(), 'kobran-traces-'));
+const path = '/api/runs/7a0e1d00-0000-4000-8000-00000000a002/traces';
+let running: RunningApp;
+const api = (): ReturnType<typeof request> => request(running.app.getHttpServer());
+const list = async (): Promise<StoredTrace[]> => (await api().get(path).expect(200)).body as StoredTrace[];
+
+beforeAll(async () => {
+  running = await createApp({
+    port: 0,
+    database: { folder },
+    demo: true,
+    webFolder: '/nowhere',
+    logLevel: 'silent',
+  });
+});
+afterAll(async () => {
+  await running.stop();
+  rmSync(folder, { recursive: true });
+});
+
+const trace = (over: Partial<AddTrace> = {}): AddTrace => ({
+  id: randomUUID(),
+  pieceId: '',
+  name: 'a sweep',
+  far: 'load',
+  rained: false,
+  birth: false,
+  by: 'Wenna',
+  at: '2026-11-20T10:00:00.000Z',
+  referenceOhm: 50,
+  frequencyHz: [1e6, 2e6, 3e6],
+  s11: { re: [0.1, 0.2, 1 / 3], im: [0, -0.1, 1e-17] },
+  ...over,
+});
+
+describe('traces', () => {
+  it('are kept to the last digit, once for each id', async () => {
+    const sent = trace();
+    await api().post(path).send(sent).expect(204);
+    await api().post(path).send(sent).expect(204);
+    expect(await list()).toEqual([sent]);
+  });
+
+  it('one birth record for the run and one for each assembly', async () => {
+    const [first, second, alone] = [trace(), trace(), trace({ pieceId: 'main', birth: true })];
+    for (const one of [first, second, alone]) await api().post(path).send(one).expect(204);
+    await api().post(`${path}/${first.id}/birth`).expect(204);
+    await api().post(`${path}/${second.id}/birth`).expect(204);
+    const births = (await list()).filter(({ birth }) => birth).map(({ id }) => id);
+    expect(births.sort()).toEqual([second.id, alone.id].sort());
+  });
+
+  it('a deleted one comes back', async () => {
+    const sent = trace();
+    await api().post(path).send(sent);
+    await api().delete(`${path}/${sent.id}`).expect(204);
+    expect((await list()).some(({ id }) => id === sent.id)).toBe(false);
+    await api().post(`${path}/${sent.id}/restore`).expect(204);
+    expect((await list()).some(({ id }) => id === sent.id)).toBe(true);
+  });
+
+  it.each([
+    [{ s11: { re: [1], im: [0, 0, 0] } }, 's11.re'],
+    [{ frequencyHz: [2e6, 1e6, 3e6] }, 'frequencyHz[1]'],
+    [{ frequencyHz: [-1, 1e6, 3e6] }, 'frequencyHz[0]'],
+    [{ pieceId: 'nowhere' }, 'path'],
+    [{ far: 'moon' as never }, 'far'],
+    [{ s11: { re: [1, 2, '3' as never], im: [0, 0, 0] } }, 's11.re'],
+    [{ referenceOhm: -50 }, 'referenceOhm'],
+  ])('%# is refused with its place', async (over, where) => {
+    const response = await api().post(path).send(trace(over));
+    expect(response.status).toBeGreaterThanOrEqual(400);
+    expect(response.status).toBeLessThan(500);
+    const problem = response.body as ApiProblem;
+    expect(problem.where).toBe(where);
+    expect(problem.remedy).toBeTruthy();
+  });
+});

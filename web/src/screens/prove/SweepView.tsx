@@ -1,0 +1,301 @@
+import type { StoredTrace } from '@kobran/contract';
+import {
+  delayAt,
+  distanceAt,
+  driftOf,
+  echoOf,
+  echoPeaks,
+  formatDecibels,
+  formatLength,
+  gated,
+  isUnexpected,
+  judgeSweep,
+  lossFromReflection,
+  magnitudes,
+  onRuler,
+  placeOf,
+  predictSweep,
+  returnLossDb,
+  type Complexes,
+  type Echo,
+  type EchoPeak,
+  type Swept,
+  type Trace,
+} from '@kobran/core';
+import { useMemo, useState, type ReactNode } from 'react';
+import { FrequencyChart, type Series } from '../../charts/FrequencyChart.js';
+import { usePreferences } from '../../preferences/Preferences.js';
+import { useOpenRun } from '../../runs/RunContext.js';
+import { useCatalog } from '../../shop/Shop.js';
+import { CircleChart } from '../../traces/CircleChart.js';
+import { EchoChart } from '../../traces/EchoChart.js';
+import { traceOf } from '../../traces/useTraces.js';
+
+const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
+/** Echoes below this are the joints of a sound run, dB. Common practice, no source. */
+const LOOK_AT_DB = 34;
+const MOST_PEAKS = 6;
+/** Points over which the ripple of near joints is smoothed out of a loss read by reflection. */
+const SMOOTHED = 31;
+
+const returnLosses = (of: Complexes): Float64Array => magnitudes(of).map(returnLossDb);
+
+/** Loss one way: through a two-port, or half of what does not come back from an open or shorted end. */
+function lossOf(trace: Trace, far: StoredTrace['far']): Float64Array | undefined {
+  if (trace.s.s21) return magnitudes(trace.s.s21).map(returnLossDb);
+  return far === 'open' || far === 'short'
+    ? lossFromReflection(returnLosses(trace.s.s11), SMOOTHED)
+    : undefined;
+}
+
+/** One sweep over its prediction: verdict, curves, echo on the ruler, the disc, and what has drifted since birth. */
+export function SweepView({
+  trace: kept,
+  all,
+}: {
+  trace: StoredTrace;
+  all: readonly StoredTrace[];
+}): ReactNode {
+  const { editor } = useOpenRun();
+  const catalog = useCatalog();
+  const { design } = editor;
+  const trace = useMemo(() => traceOf(kept), [kept]);
+  const known = kept.pieceId === '' || design.pieces.some(({ id }) => id === kept.pieceId);
+  const swept = useMemo(
+    () => (known ? predictSweep(design, catalog, kept.pieceId, kept.far, trace.frequencyHz) : undefined),
+    [design, catalog, kept, trace, known],
+  );
+  if (!swept) return <p className="mt-3">The assembly of this sweep is not in the run any more.</p>;
+  const birth = all.find(
+    (one) => one.birth && one.id !== kept.id && one.pieceId === kept.pieceId && one.far === kept.far,
+  );
+  return <Shown kept={kept} trace={trace} swept={swept} birth={birth} />;
+}
+
+function Shown({
+  kept,
+  trace,
+  swept,
+  birth,
+}: {
+  kept: StoredTrace;
+  trace: Trace;
+  swept: Swept;
+  birth: StoredTrace | undefined;
+}): ReactNode {
+  const { editor } = useOpenRun();
+  const { bands } = editor.design.service;
+  const measuredDb = returnLosses(trace.s.s11);
+  const predictedDb = returnLosses(swept.s11);
+  const lossDb = lossOf(trace, kept.far);
+  const judgements = judgeSweep({
+    frequencyHz: trace.frequencyHz,
+    returnLossDb: measuredDb,
+    predictedReturnLossDb: predictedDb,
+    ...(lossDb ? { lossDb } : {}),
+    predictedLossDb: swept.lossDb,
+    bands,
+    intoLoad: kept.far === 'load' || kept.far === 'antenna',
+  });
+  return (
+    <div className="mt-4">
+      <ul>
+        {judgements.map(({ what, verdict, why }) => (
+          <li key={what} className="text-lg">
+            <strong className={`capitalize ${tone[verdict]}`}>
+              {what}: {verdict}.
+            </strong>{' '}
+            {why}
+          </li>
+        ))}
+      </ul>
+      {birth && lossDb && <Since birth={birth} kept={kept} lossDb={lossDb} trace={trace} />}
+      <EchoSection trace={trace} swept={swept} />
+      <div className="mt-4 grid gap-6 xl:grid-cols-[minmax(0,1fr)_18rem]">
+        <div>
+          <FrequencyChart
+            title="Return loss, measured over predicted"
+            summary={`Measured at least ${formatDecibels(Math.min(...measuredDb))}, predicted ${formatDecibels(Math.min(...predictedDb))}.`}
+            unit="dB"
+            frequencyHz={trace.frequencyHz}
+            series={[
+              { name: 'predicted', values: predictedDb, tone: 'ink', dashed: true },
+              { name: 'measured', values: measuredDb, tone: 'lake' },
+            ]}
+            bands={bands}
+            height={210}
+            format={formatDecibels}
+            most={50}
+          />
+          {lossDb && (
+            <FrequencyChart
+              title="Loss, one way"
+              summary={`Measured up to ${formatDecibels(Math.max(...lossDb))}, predicted ${formatDecibels(Math.max(...swept.lossDb))}.`}
+              unit="dB"
+              frequencyHz={trace.frequencyHz}
+              series={[
+                { name: 'predicted', values: swept.lossDb, tone: 'ink', dashed: true },
+                { name: 'measured', values: lossDb, tone: 'lake' },
+              ]}
+              bands={bands}
+              height={180}
+              format={formatDecibels}
+            />
+          )}
+        </div>
+        <InBands trace={trace} swept={swept} />
+      </div>
+    </div>
+  );
+}
+
+/** The disc shows the bands in use with a little on both sides: a long run winds round it many times. */
+function InBands({ trace, swept }: { trace: Trace; swept: Swept }): ReactNode {
+  const { editor } = useOpenRun();
+  const { bands } = editor.design.service;
+  const low = Math.min(...bands.map(({ lowHz }) => lowHz)) * 0.98;
+  const high = Math.max(...bands.map(({ highHz }) => highHz)) * 1.02;
+  const from = trace.frequencyHz.findIndex((hz) => hz >= low);
+  const to = trace.frequencyHz.findLastIndex((hz) => hz <= high) + 1;
+  if (from < 0 || to - from < 2) return null;
+  const part = ({ re, im }: Complexes): Complexes => ({
+    re: re.subarray(from, to),
+    im: im.subarray(from, to),
+  });
+  return (
+    <CircleChart
+      frequencyHz={trace.frequencyHz.subarray(from, to)}
+      measured={part(trace.s.s11)}
+      predicted={part(swept.s11)}
+      referenceOhm={trace.referenceOhm}
+    />
+  );
+}
+
+function Since({
+  birth,
+  kept,
+  lossDb,
+  trace,
+}: {
+  birth: StoredTrace;
+  kept: StoredTrace;
+  lossDb: Float64Array;
+  trace: Trace;
+}): ReactNode {
+  const first = traceOf(birth);
+  const firstLoss = lossOf(first, birth.far);
+  if (!firstLoss) return null;
+  const { verdict, why } = driftOf(
+    { frequencyHz: first.frequencyHz, lossDb: firstLoss },
+    { frequencyHz: trace.frequencyHz, lossDb },
+    kept.rained,
+  );
+  return (
+    <p className="text-lg">
+      <strong className={tone[verdict]}>Since it was new: {verdict}.</strong> {why}
+    </p>
+  );
+}
+
+/** What comes back from where; a place can be looked at alone. */
+function EchoSection({ trace, swept }: { trace: Trace; swept: Swept }): ReactNode {
+  const { units } = usePreferences();
+  const [chosen, setChosen] = useState<EchoPeak>();
+  const echo = useMemo(() => echoOf(trace.s.s11, trace.frequencyHz), [trace]);
+  const predicted = useMemo(() => echoOf(swept.s11, trace.frequencyHz), [swept, trace]);
+  if (!echo.ok)
+    return (
+      <p className="mt-3 text-caution">
+        No echo from this sweep. {echo.problem.message} {echo.problem.remedy}
+      </p>
+    );
+  const { value } = echo;
+  const metres = (m: number): string => formatLength(m, { system: units });
+  const cellM = distanceAt(swept.ruler, value.resolutionS);
+  const rangeM = distanceAt(swept.ruler, value.rangeS);
+  const peaks = echoPeaks(value, swept.ruler, LOOK_AT_DB)
+    .filter(({ distanceM }) => distanceM <= swept.totalM * 1.05)
+    .slice(0, MOST_PEAKS);
+  const toM = swept.totalM * 1.08;
+  const odd = peaks.filter((peak) => !predicted.ok || isUnexpected(peak, predicted.value, swept.ruler));
+  const worst = odd.at(0);
+  const summary = worst
+    ? `More than computed comes back from ${metres(worst.distanceM)}, ${placeOf(swept, worst.distanceM, cellM)}: return loss ${formatDecibels(worst.returnLossDb)}.`
+    : 'Every place returns what was computed for it.';
+  return (
+    <div className="mt-4">
+      <EchoChart
+        summary={summary}
+        totalM={swept.totalM}
+        places={swept.places}
+        measured={onRuler(value, swept.ruler, toM)}
+        predicted={predicted.ok ? onRuler(predicted.value, swept.ruler, toM) : undefined}
+        chosenM={chosen?.distanceM}
+      />
+      <p className="text-sm text-muted">
+        {value.window}; two places nearer than {metres(cellM)} are one; beyond {metres(rangeM)} the echo folds
+        back.
+        {rangeM < swept.totalM && ' This run is longer than that: sweep with more points.'}
+      </p>
+      <p className={`mt-2 text-lg font-semibold ${worst ? 'text-stop' : 'text-lake'}`}>{summary}</p>
+      {peaks.length > 0 && (
+        <ul className="mt-1 flex flex-wrap gap-2">
+          {peaks.map((peak) => (
+            <li key={peak.delayS}>
+              <button
+                className={`button ${chosen === peak ? 'border-copper' : ''}`}
+                aria-pressed={chosen === peak}
+                onClick={() => setChosen(chosen === peak ? undefined : peak)}
+              >
+                <span className={`figures ${odd.includes(peak) ? 'text-stop' : ''}`}>
+                  {metres(peak.distanceM)}
+                </span>
+                <span className="font-normal">
+                  {formatDecibels(peak.returnLossDb)}, {placeOf(swept, peak.distanceM, cellM)}
+                  {odd.includes(peak) ? ', not computed' : ''}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {chosen && <Alone trace={trace} swept={swept} echo={value} peak={chosen} />}
+    </div>
+  );
+}
+
+/** One place seen alone, all else cut away in time. */
+function Alone({
+  trace,
+  swept,
+  echo,
+  peak,
+}: {
+  trace: Trace;
+  swept: Swept;
+  echo: Echo;
+  peak: EchoPeak;
+}): ReactNode {
+  const { editor } = useOpenRun();
+  const half = echo.resolutionS * 1.5;
+  const at = delayAt(swept.ruler, peak.distanceM);
+  const alone = gated(trace.s.s11, trace.frequencyHz, { fromS: at - half, toS: at + half });
+  const values = returnLosses(alone.reflection);
+  const series: Series[] = [{ name: 'this place alone', values, tone: 'lake' }];
+  return (
+    <div className="mt-2">
+      <FrequencyChart
+        title="This place alone, as the radio would see it through the cable"
+        summary={`Return loss at least ${formatDecibels(Math.min(...values))}.`}
+        unit="return loss, dB"
+        frequencyHz={alone.frequencyHz}
+        series={series}
+        bands={editor.design.service.bands}
+        height={170}
+        format={formatDecibels}
+        most={60}
+      />
+    </div>
+  );
+}

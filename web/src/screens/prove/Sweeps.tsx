@@ -1,0 +1,203 @@
+import type { StoredTrace } from '@kobran/contract';
+import { farEndNames, farEnds, writeTouchstone, type FarEndKind } from '@kobran/core';
+import { Upload } from 'lucide-react';
+import { useState, type DragEvent, type ReactNode } from 'react';
+import { useOpenRun } from '../../runs/RunContext.js';
+import { Choice } from '../../shell/Choice.js';
+import { sayMoment } from '../../shell/dates.js';
+import { Tick } from '../../shell/Tick.js';
+import { readTraceFile, traceOf, useTraces, type Traces, type TraceSetting } from '../../traces/useTraces.js';
+import { SweepView } from './SweepView.js';
+
+/** Sweeps of the analyser: brought in as files, held against what was computed, laid on the ruler. */
+export function Sweeps(): ReactNode {
+  const traces = useTraces();
+  const [chosen, setChosen] = useState<string>();
+  const trace = traces.all.find(({ id }) => id === chosen) ?? traces.all.at(-1);
+  return (
+    <section className="mt-8" aria-labelledby="sweeps">
+      <h2 id="sweeps" className="text-lg font-bold">
+        Sweeps
+      </h2>
+      {traces.error && <p className="text-stop">The sweeps cannot be read: {traces.error.message}</p>}
+      <BringIn traces={traces} />
+      {traces.all.length > 0 && (
+        <ul className="mt-3 divide-y divide-rule border-y border-rule">
+          {traces.all.map((one) => (
+            <Row
+              key={one.id}
+              trace={one}
+              traces={traces}
+              chosen={one.id === trace?.id}
+              onChoose={() => setChosen(one.id)}
+            />
+          ))}
+        </ul>
+      )}
+      {trace && <SweepView key={trace.id} trace={trace} all={traces.all} />}
+    </section>
+  );
+}
+
+/** What was measured, and the file; several at once. */
+function BringIn({ traces }: { traces: Traces }): ReactNode {
+  const { editor } = useOpenRun();
+  const [setting, setSetting] = useState<TraceSetting>({ pieceId: '', far: 'load', rained: false });
+  const [problems, setProblems] = useState<string[]>([]);
+  const [over, setOver] = useState(false);
+  const assemblies = editor.design.pieces.flatMap((piece) => (piece.kind === 'assembly' ? [piece] : []));
+
+  async function bring(files: FileList | null): Promise<void> {
+    const said: string[] = [];
+    for (const file of Array.from(files ?? [])) {
+      const result = await readTraceFile(file);
+      if (!result.ok) {
+        said.push(`${file.name}: ${result.problem.message} ${result.problem.remedy}`);
+        continue;
+      }
+      said.push(...result.value.notes.map((note) => `${file.name}: ${note}`));
+      traces.add(result.value.trace, file.name.slice(0, 120), setting);
+    }
+    setProblems(said);
+  }
+  const drop = (event: DragEvent): void => {
+    event.preventDefault();
+    setOver(false);
+    void bring(event.dataTransfer.files);
+  };
+  return (
+    <div
+      className={`mt-2 rounded border-2 border-dashed p-3 ${over ? 'border-copper' : 'border-rule'}`}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={drop}
+    >
+      <div className="flex flex-wrap items-end gap-4">
+        <div className="w-52">
+          <Choice
+            label="Measured"
+            value={setting.pieceId}
+            options={[
+              { value: '', label: 'The whole run' },
+              ...assemblies.map(({ id, label }) => ({ value: id, label: `${label} alone` })),
+            ]}
+            onChange={(pieceId) => setSetting({ ...setting, pieceId })}
+          />
+        </div>
+        <div className="w-44">
+          <Choice
+            label="On the far end"
+            value={setting.far}
+            options={farEnds.map((value) => ({ value, label: farEndNames[value] }))}
+            onChange={(far) => setSetting({ ...setting, far: far as FarEndKind })}
+          />
+        </div>
+        <Tick
+          label="It had rained"
+          checked={setting.rained}
+          onChange={(rained) => setSetting({ ...setting, rained })}
+        />
+        <label className="button button-copper relative min-h-11 cursor-pointer focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-copper">
+          <Upload size={16} aria-hidden /> Bring in .s1p or .s2p
+          <input
+            type="file"
+            accept=".s1p,.s2p,.S1P,.S2P,.txt"
+            multiple
+            className="absolute inset-0 cursor-pointer opacity-0"
+            onChange={({ target }) => {
+              void bring(target.files);
+              target.value = '';
+            }}
+          />
+        </label>
+        <span className="pb-2.5 text-muted">or drop files here</span>
+      </div>
+      {problems.length > 0 && (
+        <ul role="alert" className="mt-2">
+          {problems.map((problem) => (
+            <li key={problem} className="font-semibold text-caution">
+              {problem}
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+function Row({
+  trace,
+  traces,
+  chosen,
+  onChoose,
+}: {
+  trace: StoredTrace;
+  traces: Traces;
+  chosen: boolean;
+  onChoose: () => void;
+}): ReactNode {
+  const { editor } = useOpenRun();
+  const piece = editor.design.pieces.find(({ id }) => id === trace.pieceId);
+  const of = piece?.kind === 'assembly' ? piece.label : 'the whole run';
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 py-1.5">
+      <label className="flex min-h-9 flex-1 cursor-pointer items-center gap-3">
+        <input
+          type="radio"
+          name="trace"
+          className="size-5 accent-copper"
+          checked={chosen}
+          onChange={onChoose}
+        />
+        <span>
+          <span className={chosen ? 'font-bold' : ''}>{trace.name}</span>
+          {trace.birth && <strong className="ml-2 text-lake">birth record</strong>}
+          <span className="block text-sm text-muted">
+            {of}, {farEndNames[trace.far]} on the far end{trace.rained ? ', after rain' : ''};{' '}
+            {trace.by === '' ? '' : `${trace.by}, `}
+            {sayMoment(trace.at)}
+          </span>
+        </span>
+      </label>
+      {!trace.birth && (
+        <button
+          className="min-h-9 text-sm underline underline-offset-4 hover:text-copper"
+          onClick={() => traces.makeBirth(trace.id)}
+        >
+          Make it the birth record
+        </button>
+      )}
+      <button
+        className="min-h-9 text-sm underline underline-offset-4 hover:text-copper"
+        onClick={() => save(trace)}
+        aria-label={`Save ${trace.name} as Touchstone`}
+      >
+        Save as file
+      </button>
+      <button
+        className="min-h-9 text-sm text-muted underline underline-offset-4 hover:text-stop"
+        onClick={() => traces.remove(trace)}
+        aria-label={`Delete ${trace.name}`}
+      >
+        Delete
+      </button>
+    </li>
+  );
+}
+
+/** The trace as an open file. */
+function save(kept: StoredTrace): void {
+  const trace = traceOf(kept);
+  const text = writeTouchstone(trace, [
+    kept.name,
+    `taken ${kept.at}${kept.by === '' ? '' : ` by ${kept.by}`}`,
+  ]);
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([text], { type: 'text/plain' }));
+  link.download = `${kept.name.replace(/\.s[12]p$/i, '').replace(/[^\w.-]+/g, '-')}.s${trace.ports}p`;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 1000);
+}
