@@ -23,6 +23,7 @@ export type {
   JobDocument,
   JobSummary,
   LoggedEnd,
+  LoggedTrim,
   RunDocument,
   ShopDocument,
   StoredShopEntry,

@@ -3,6 +3,7 @@ import {
   EndRecord,
   MOST_IN_BATCH,
   Practice,
+  TrimRecord,
   farEnds,
   type FarEndKind,
   logKinds,
@@ -82,6 +83,8 @@ export class AddLogEntry {
   @IsISO8601({ strict: true }) at!: string;
   /** Of an entry about an end: the same in figures. */
   @IsOptional() @ValidateNested() @Type(() => EndRecord) end?: EndRecord;
+  /** Of a reading while a piece was trimmed. */
+  @IsOptional() @ValidateNested() @Type(() => TrimRecord) trim?: TrimRecord;
 }
 
 /** One entry of the shop’s own catalogue; core’s `readShopEntry` checks its data by its kind. */

@@ -1,5 +1,14 @@
 import type { AddTrace } from './requests.js';
-import type { Design, EndOutcome, LogEntry, Practice, Problem, Reading, ShopEntry } from '@kobran/core';
+import type {
+  Design,
+  EndOutcome,
+  LogEntry,
+  Practice,
+  Problem,
+  Reading,
+  ShopEntry,
+  TrimRecord,
+} from '@kobran/core';
 
 /** What the server answers. */
 
@@ -61,3 +70,6 @@ export interface LoggedEnd extends EndOutcome {
 
 /** A trace as it is kept. */
 export type StoredTrace = AddTrace;
+
+/** A resonance read on any piece of the shop, with where and when. */
+export type LoggedTrim = TrimRecord & { runId: string; about: string; at: string };

@@ -111,6 +111,8 @@ export class Assembly extends Piece {
   @ValidateNested() @Type(() => End) b!: End;
   /** Electrical length wanted, when this piece's length is phase. */
   @IsOptional() @ValidateNested() @Type(() => Target) target?: Target;
+  /** Production batch of its cable, as the crew calls it: a lot has a velocity factor of its own. */
+  @IsOptional() @IsString() @MaxLength(40) lot?: string;
 }
 
 export class AdapterPiece extends Piece {

@@ -1,4 +1,5 @@
 import type { EndRecord } from './endRecord.js';
+import type { TrimRecord } from './trimRecord.js';
 
 /** What has been read and done: rows kept beside a design, never inside it. */
 
@@ -21,6 +22,7 @@ export const logKinds = [
   'deviation',
   'damaged',
   'cut',
+  'trimmed',
   'routed',
   'bonded',
   'sealed',
@@ -40,6 +42,8 @@ export interface LogEntry {
   at: string;
   /** Of an entry about an end: the same in figures. */
   end?: EndRecord;
+  /** Of a reading while a piece was trimmed: the same in figures. */
+  trim?: TrimRecord;
 }
 
 export interface Facts {

@@ -42,3 +42,5 @@ export { stageIds, stageNames } from './stages.js';
 export type { Stage, StageId, StageState } from './stages.js';
 export { farEndNames, farEnds, placeOf, predictSweep, type FarEndKind, type Swept } from './sweptRun.js';
 export { withFaults, type LineFault } from './lineFaults.js';
+export { TrimRecord } from './trimRecord.js';
+export { lotOf, trimGoalOf, trimReadings } from './trimming.js';

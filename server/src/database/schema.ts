@@ -1,4 +1,4 @@
-import type { Design, EndRecord, LogKind, Practice, ShopKind } from '@kobran/core';
+import type { Design, EndRecord, LogKind, Practice, ShopKind, TrimRecord } from '@kobran/core';
 import type { StoredTrace } from '@kobran/contract';
 import {
   doublePrecision,
@@ -70,6 +70,8 @@ export const logEntries = pgTable(
     at: moment('at').notNull(),
     /** Of an entry about an end. */
     end: jsonb('end_record').$type<EndRecord>(),
+    /** Of a reading while a piece was trimmed. */
+    trim: jsonb('trim_record').$type<TrimRecord>(),
   },
   (table) => [index('log_entries_of_run').on(table.runId)],
 );

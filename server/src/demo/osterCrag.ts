@@ -1,5 +1,18 @@
-import { DESIGN_SCHEMA, defaultPractice, type Design } from '@kobran/core';
-import { nothingYet, type DemoJob } from './demoJob.js';
+import {
+  DESIGN_SCHEMA,
+  SPEED_OF_LIGHT,
+  defaultPractice,
+  formatFrequency,
+  resonanceOfDelay,
+  type Design,
+  type LogEntry,
+} from '@kobran/core';
+import { on, type DemoJob } from './demoJob.js';
+
+/** A drum of cable whose velocity factor the crew has learned from pieces of it. */
+const LOT = 'Blue drum';
+const TRUE_VELOCITY_FACTOR = 0.6648;
+const NEAR_S = 60e-12;
 
 const phasingLeg: Design = {
   schema: DESIGN_SCHEMA,
@@ -23,11 +36,28 @@ const phasingLeg: Design = {
       lengthM: 1.6,
       a: { part: 'n-plug-gland-10mm' },
       b: { part: 'n-plug-gland-10mm' },
+      lot: LOT,
       target: { frequencyHz: 151.6e6, degrees: 450 },
     },
   ],
   legs: [{ id: 'mast', name: 'the mast head', kind: 'tower leg', zone: 'ice', lengthM: 1.3, slackM: 0.1 }],
 };
+
+/** What earlier pieces of the drum read, the lower leg among them. */
+const trims: LogEntry[] = [1.702, 1.655, 1.634, 1.248].map((lengthM, k) => {
+  const delayS = NEAR_S + lengthM / (TRUE_VELOCITY_FACTOR * SPEED_OF_LIGHT);
+  // A hand and an analyser err a little.
+  const frequencyHz = Math.round(resonanceOfDelay(delayS, 'open', 1) * (1 + 1e-4 * ((k % 3) - 1)));
+  return {
+    id: `0d7c4a10-0000-4000-8000-00000000030${k}`,
+    kind: 'trimmed',
+    about: k < 3 ? 'lower-leg' : 'tee-stub',
+    text: `${formatFrequency(frequencyHz)} at ${lengthM} m, far end open`,
+    by: 'Hedra',
+    at: on(6, 10 + k),
+    trim: { cable: 'rg213', lot: LOT, lengthM, frequencyHz, far: 'open', order: 1, nearS: NEAR_S },
+  };
+});
 
 /** The hill top, in the ice. */
 export const osterCrag: DemoJob = {
@@ -35,5 +65,7 @@ export const osterCrag: DemoJob = {
   name: 'Oster Crag',
   site: 'Tarrowmere Flood Watch, hill-top repeater in the ice',
   practice: { ...defaultPractice, tapeStretch: 'hard' },
-  runs: [{ id: '7a0e1d00-0000-4000-8000-00000000a005', design: phasingLeg, facts: nothingYet }],
+  runs: [
+    { id: '7a0e1d00-0000-4000-8000-00000000a005', design: phasingLeg, facts: { readings: [], log: trims } },
+  ],
 };

@@ -1,4 +1,4 @@
-import type { LoggedEnd } from '@kobran/contract';
+import type { LoggedEnd, LoggedTrim } from '@kobran/contract';
 import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
@@ -49,6 +49,20 @@ export class EndsService {
             },
           ]
         : [],
+    );
+  }
+
+  /** Resonances read while trimming, oldest first; those of deleted jobs and runs are left out. */
+  async trims(): Promise<LoggedTrim[]> {
+    const rows = await this.db
+      .select({ runId: logEntries.runId, about: logEntries.about, at: logEntries.at, trim: logEntries.trim })
+      .from(logEntries)
+      .innerJoin(runs, eq(runs.id, logEntries.runId))
+      .innerJoin(jobs, eq(jobs.id, runs.jobId))
+      .where(and(isNotNull(logEntries.trim), isNull(runs.deletedAt), isNull(jobs.deletedAt)))
+      .orderBy(asc(logEntries.at));
+    return rows.flatMap(({ runId, about, at, trim }) =>
+      trim ? [{ ...trim, runId, about, at: new Date(at).toISOString() }] : [],
     );
   }
 }

@@ -27,6 +27,7 @@ const logColumns = {
   by: logEntries.by,
   at: logEntries.at,
   end: logEntries.end,
+  trim: logEntries.trim,
 };
 
 type RunRow = Omit<RunDocument, 'readings' | 'log'>;
@@ -147,7 +148,11 @@ export class RunsService {
         .map(({ runId: _, ...row }): Reading => iso(row)),
       log: allEntries
         .filter((row) => row.runId === id)
-        .map(({ runId: _, end, ...row }): LogEntry => ({ ...iso(row), ...(end ? { end } : {}) })),
+        .map(({ runId: _, end, trim, ...row }): LogEntry => ({
+          ...iso(row),
+          ...(end ? { end } : {}),
+          ...(trim ? { trim } : {}),
+        })),
     }));
   }
 }

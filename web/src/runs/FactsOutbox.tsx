@@ -94,7 +94,7 @@ export function useFacts(runId: string, kept: Facts): Facts {
 
 export interface FactWriter {
   addReading: (reading: Pick<AddReading, 'pieceId' | 'expectation' | 'value'>) => void;
-  addLog: (entry: Pick<AddLogEntry, 'kind' | 'about' | 'text' | 'end'>) => void;
+  addLog: (entry: Pick<AddLogEntry, 'kind' | 'about' | 'text' | 'end' | 'trim'>) => void;
 }
 
 /** Writes facts of a run, signed with the name set at this device and the time now. */

@@ -11,6 +11,7 @@ import { usePreferences } from '../../preferences/Preferences.js';
 import { useWidth } from '../../ruler/useWidth.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { Schools } from '../../shell/Choice.js';
+import { TrimCoach } from './TrimCoach.js';
 import { schoolsOfCutting } from '../../shell/schools.js';
 import { FigureText } from '../../shell/FigureText.js';
 import { QuantityField } from '../../shell/QuantityField.js';
@@ -45,8 +46,11 @@ export function CutScreen(): ReactNode {
 }
 
 function Piece({ cut }: { cut: Cut }): ReactNode {
-  const { writer } = useOpenRun();
+  const { writer, editor } = useOpenRun();
   const { units } = usePreferences();
+  const piece = editor.design.pieces.find(
+    (one): one is Assembly => one.id === cut.pieceId && one.kind === 'assembly',
+  );
   const said3 = (metres: number): string => formatLength(metres, { system: units, digits: 3 });
   return (
     <li className="grid gap-x-8 gap-y-3 py-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
@@ -69,6 +73,7 @@ function Piece({ cut }: { cut: Cut }): ReactNode {
             {formatLength(cut.electrical.connectorsM, { system: units, small: true })} of it.
           </p>
         )}
+        {piece?.target && <TrimCoach piece={piece} />}
       </div>
       <div>
         <Rows

@@ -1,0 +1,256 @@
+import type { LoggedTrim } from '@kobran/contract';
+import {
+  formatFrequency,
+  formatLength,
+  lotOf,
+  nextCut,
+  parseFrequency,
+  parseLength,
+  trimGoalOf,
+  trimReadings,
+  type Assembly,
+  type FarEnd,
+  type LearnedLot,
+  type Residual,
+  type TrimAdvice,
+} from '@kobran/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
+import { ask } from '../../api/client.js';
+import { usePreferences } from '../../preferences/Preferences.js';
+import { useOpenRun } from '../../runs/RunContext.js';
+import { useCatalog } from '../../shop/Shop.js';
+import { Choice } from '../../shell/Choice.js';
+import { QuantityField } from '../../shell/QuantityField.js';
+import { TextField } from '../../shell/TextField.js';
+
+const ORDERS = [1, 2, 3, 4, 5];
+
+/** A reading goes in, the next cut comes out; the lot remembers its true velocity factor. */
+export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
+  const { editor, facts, writer } = useOpenRun();
+  const catalog = useCatalog();
+  const { data: trims = [] } = useQuery({
+    queryKey: ['trims'],
+    queryFn: () => ask<LoggedTrim[]>('GET', '/api/trims'),
+  });
+  const lotName = piece.lot ?? '';
+  const readings = trimReadings(facts, piece.id);
+  // What this piece itself has read is fitted by the coach; the lot is what the others taught.
+  const lot = lotOf(
+    trims.filter(({ about }) => about !== piece.id),
+    piece.cable,
+    lotName,
+    catalog,
+  );
+  const goal = trimGoalOf(piece, catalog, lot);
+  const [doubtful, setDoubtful] = useState<Read>();
+  if (!goal) return null;
+  // A reading which cannot be of this piece is a question, and is not kept.
+  const advice = nextCut(goal, doubtful ? [...readings, doubtful] : readings);
+  const last = nextCut(goal, readings);
+  const askedM = last.kind === 'first' || last.kind === 'cut' ? last.lengthM : readings.at(-1)?.lengthM;
+  const keep = (reading: Read): void => {
+    setDoubtful(undefined);
+    writer.addLog({
+      kind: 'trimmed',
+      about: piece.id,
+      text: `${formatFrequency(reading.frequencyHz)} at ${formatLength(reading.lengthM, { system: 'metric', digits: 4 })}, far end ${reading.far}`,
+      trim: { ...reading, cable: piece.cable, lot: lotName, nearS: goal.nearS },
+    });
+  };
+  const lots = [...new Set(trims.filter(({ cable }) => cable === piece.cable).map((one) => one.lot))].filter(
+    Boolean,
+  );
+  return (
+    <section
+      className="mt-3 rounded border border-rule bg-paper p-4"
+      aria-label={`Trim coach for ${piece.label}`}
+    >
+      <h3 className="font-bold">Trim coach</h3>
+      <Advice advice={advice} />
+      <div className="mt-3 grid gap-4 sm:grid-cols-[12rem_minmax(0,1fr)]">
+        <TextField
+          label="Lot of the cable"
+          value={lotName}
+          maxLength={40}
+          allowEmpty
+          suggestions={lots}
+          onChange={(to) => {
+            const { lot: _, ...rest } = piece;
+            editor.change([{ op: 'set piece', piece: to === '' ? rest : { ...rest, lot: to } }]);
+          }}
+        />
+        <p className="self-end text-sm text-muted">
+          <LotSaid lot={lot} name={lotName} />
+        </p>
+      </div>
+      {doubtful && advice.kind === 'doubt' && (
+        <p className="mt-2 flex flex-wrap gap-3">
+          {advice.order !== undefined && (
+            <button
+              className="button button-copper"
+              onClick={() => keep({ ...doubtful, order: advice.order ?? doubtful.order })}
+            >
+              Yes, number {advice.order}
+            </button>
+          )}
+          <button className="button" onClick={() => setDoubtful(undefined)}>
+            No, I read it again
+          </button>
+        </p>
+      )}
+      <Entry
+        key={readings.length}
+        askedM={askedM}
+        onRead={(reading) => {
+          if (nextCut(goal, [...readings, reading]).kind === 'doubt') setDoubtful(reading);
+          else keep(reading);
+        }}
+      />
+      <Readings readings={readings} />
+    </section>
+  );
+}
+
+function LotSaid({ lot, name }: { lot: LearnedLot; name: string }): ReactNode {
+  const factor = `${lot.velocityFactor.toFixed(4)} ± ${lot.sigma.toFixed(4)}`;
+  if (name === '') return `Velocity factor ${factor}, the data sheet’s. Name the lot and it learns its own.`;
+  if (lot.used.length === 0)
+    return `Velocity factor ${factor}, the data sheet’s: this lot has no readings yet.`;
+  const count = `${lot.used.length} ${lot.used.length === 1 ? 'reading' : 'readings'}`;
+  const left = lot.outliers.length === 0 ? '' : `; ${lot.outliers.length} left out as outliers`;
+  return `Velocity factor ${factor}, learned from ${count} of other pieces${left}.`;
+}
+
+/** What to do next, in one sentence, with what is left. */
+function Advice({ advice }: { advice: TrimAdvice }): ReactNode {
+  const { units } = usePreferences();
+  const mm = (metres: number): string => formatLength(metres, { system: units, small: true });
+  const m = (metres: number): string => formatLength(metres, { system: units, digits: 3 });
+  const left = ({ metres, metresSigma, degrees, hz }: Residual): string =>
+    `${mm(Math.abs(metres))} ± ${mm(2 * metresSigma)}, ${Math.abs(degrees).toFixed(1)}°, ${(Math.abs(hz) / 1e3).toFixed(0)} kHz`;
+  const said = (): [head: string, why: string, tone: string] => {
+    switch (advice.kind) {
+      case 'first':
+        return [
+          `Cut ${m(advice.lengthM)} first`,
+          `Between the two cut ends; ${mm(advice.longM)} longer than it will be, since a cable cannot be cut longer. Fit the first connector, leave the far end open or shorted, and read the lowest resonance.`,
+          '',
+        ];
+      case 'cut':
+        return [
+          `Cut ${mm(advice.cutM)} off: ${m(advice.lengthM)} is left`,
+          `Too long by ${left(advice.residual)}. ${advice.first ? 'Of a first reading only 80 % is cut.' : 'What the reading and the hand may err is kept.'}`,
+          'text-copper',
+        ];
+      case 'done':
+        return ['Done: fit the second connector', `Left over: ${left(advice.residual)}.`, 'text-lake'];
+      case 'too short':
+        return [
+          'Too short: this piece is for another place',
+          `Below its target by ${left(advice.residual)}. A cable cannot be cut longer.`,
+          'text-stop',
+        ];
+      case 'doubt':
+        return [
+          advice.order === undefined
+            ? 'This reading cannot be of this piece'
+            : `Was it resonance ${advice.order}?`,
+          advice.why,
+          'text-caution',
+        ];
+    }
+  };
+  const [head, why, tone] = said();
+  return (
+    <div role="status" className="mt-1">
+      <p className={`text-xl font-bold ${tone}`}>{head}</p>
+      <p className="text-muted">{why}</p>
+    </div>
+  );
+}
+
+interface Read {
+  lengthM: number;
+  frequencyHz: number;
+  far: FarEnd;
+  order: number;
+}
+
+function Entry({
+  askedM,
+  onRead,
+}: {
+  askedM: number | undefined;
+  onRead: (reading: Read) => void;
+}): ReactNode {
+  const { units } = usePreferences();
+  const [lengthM, setLengthM] = useState(askedM);
+  const [frequencyHz, setFrequencyHz] = useState<number>();
+  const [far, setFar] = useState<FarEnd>('open');
+  const [order, setOrder] = useState(1);
+  const ready = lengthM !== undefined && frequencyHz !== undefined;
+  return (
+    <div className="mt-3 grid items-end gap-3 sm:grid-cols-2 lg:grid-cols-5">
+      <QuantityField
+        label="Cable now, cut to cut"
+        value={lengthM}
+        format={(metres) => formatLength(metres, { system: units, digits: 3 })}
+        parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' })}
+        onChange={setLengthM}
+      />
+      <QuantityField
+        label="Resonance read"
+        value={frequencyHz}
+        format={formatFrequency}
+        parse={(text) => parseFrequency(text)}
+        onChange={setFrequencyHz}
+        placeholder="26.05 MHz"
+      />
+      <Choice
+        label="Far end"
+        value={far}
+        options={[
+          { value: 'open', label: 'open' },
+          { value: 'shorted', label: 'shorted' },
+        ]}
+        onChange={(to) => setFar(to === 'shorted' ? 'shorted' : 'open')}
+      />
+      <Choice
+        label="Which one"
+        value={String(order)}
+        options={ORDERS.map((n) => ({ value: String(n), label: n === 1 ? 'the lowest' : `number ${n}` }))}
+        onChange={(to) => setOrder(Number(to))}
+      />
+      <button
+        className="button button-copper min-h-9"
+        disabled={!ready}
+        onClick={() => ready && onRead({ lengthM, frequencyHz, far, order })}
+      >
+        Next cut
+      </button>
+    </div>
+  );
+}
+
+function Readings({ readings }: { readings: readonly Read[] }): ReactNode {
+  const { units } = usePreferences();
+  if (readings.length === 0) return null;
+  return (
+    <details className="mt-3">
+      <summary className="cursor-pointer text-muted">
+        {readings.length} {readings.length === 1 ? 'reading' : 'readings'} of this piece
+      </summary>
+      <ol className="mt-1 list-decimal pl-6">
+        {readings.map(({ lengthM, frequencyHz, far, order }, k) => (
+          <li key={k} className="figures">
+            {formatLength(lengthM, { system: units, digits: 3 })}: {formatFrequency(frequencyHz)}, far end{' '}
+            {far}
+            {order === 1 ? '' : `, number ${order}`}
+          </li>
+        ))}
+      </ol>
+    </details>
+  );
+}
