@@ -1,39 +1,21 @@
 import type { ApiProblem, JobDocument, JobFile, RunDocument } from '@kobran/contract';
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import request, { type Response } from 'supertest';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { createApp, type RunningApp } from './app.js';
+import type { Response } from 'supertest';
+import { describe, expect, it } from 'vitest';
+import { createApp } from './app.js';
+import { demoServer } from './demoServer.fixture.js';
 import { tarrowmere } from './demo/tarrowmere.js';
 
-const folder = mkdtempSync(join(tmpdir(), 'kobran-api-'));
 const [brackwater] = tarrowmere;
 const [demoRun] = brackwater.runs;
-let running: RunningApp;
 
-const api = (): ReturnType<typeof request> => request(running.app.getHttpServer());
+const { api, folder } = demoServer();
 const problem = (response: Response): ApiProblem => response.body as ApiProblem;
 const run = async (): Promise<RunDocument> =>
   (await api().get(`/api/runs/${demoRun.id}`).expect(200)).body as RunDocument;
 const newJob = async (): Promise<JobDocument> =>
   (await api().post('/api/jobs').send({ id: randomUUID(), name: 'Test', site: '' }).expect(201))
     .body as JobDocument;
-
-beforeAll(async () => {
-  running = await createApp({
-    port: 0,
-    database: { folder },
-    demo: true,
-    webFolder: '/nowhere',
-    logLevel: 'silent',
-  });
-});
-afterAll(async () => {
-  await running.stop();
-  rmSync(folder, { recursive: true });
-});
 
 /** The one error shape: nothing missing, nothing of the inside shown. */
 function expectProblem(response: Response, status: number, code: string): ApiProblem {

@@ -33,6 +33,29 @@ export function cascade(elements: readonly Element[], frequencyHz: number): Abcd
 }
 
 /**
+ * The chain matrix of a cascade at every frequency, one after the other in the same array.
+ *
+ * The joints of a run are a few kinds over and over: each kind is worked out once for each frequency.
+ */
+export function cascadeOver(
+  elements: readonly Element[],
+  frequenciesHz: Float64Array,
+  each: (total: Abcd, k: number) => void,
+): void {
+  const kinds = [...new Set(elements)];
+  const matrices = kinds.map(() => new Float64Array(8));
+  const order = elements.map((element) => kinds.indexOf(element));
+  const total = new Float64Array(8);
+  for (let k = 0; k < frequenciesHz.length; k++) {
+    for (let j = 0; j < kinds.length; j++) writeAbcd(kinds[j], frequenciesHz[k], matrices[j]);
+    total.fill(0);
+    total[0] = total[6] = 1;
+    for (const j of order) appendPrepared(total, kinds[j], matrices[j]);
+    each(total, k);
+  }
+}
+
+/**
  * Sweeps a cascade between a matched source and a load.
  *
  * @param elements source first
@@ -53,18 +76,7 @@ export function sweep(
     transmissionDb: new Float64Array(count),
     heatLossDb: new Float64Array(count),
   };
-  // The joints of a run are a few kinds over and over: each kind is worked out once for each frequency.
-  const kinds = [...new Set(elements)];
-  const matrices = kinds.map(() => new Float64Array(8));
-  const order = elements.map((element) => kinds.indexOf(element));
-  const total = new Float64Array(8);
-  for (let k = 0; k < count; k++) {
-    for (let j = 0; j < kinds.length; j++) writeAbcd(kinds[j], frequenciesHz[k], matrices[j]);
-    total.fill(0);
-    total[0] = total[6] = 1;
-    for (const j of order) appendPrepared(total, kinds[j], matrices[j]);
-    terminate(total, load, referenceOhm, result, k);
-  }
+  cascadeOver(elements, frequenciesHz, (total, k) => terminate(total, load, referenceOhm, result, k));
   return result;
 }
 

@@ -1,4 +1,5 @@
-import { appendPrepared, writeAbcd, type Element } from './element.js';
+import type { Element } from './element.js';
+import { cascadeOver } from './response.js';
 
 /** A complex quantity over frequency; both arrays have one entry per frequency. */
 export interface Complexes {
@@ -38,18 +39,7 @@ export function scattering(
     s12: complexes(count),
     s22: complexes(count),
   };
-  // The joints of a run are a few kinds over and over: each kind is worked out once for each frequency.
-  const kinds = [...new Set(elements)];
-  const matrices = kinds.map(() => new Float64Array(8));
-  const order = elements.map((element) => kinds.indexOf(element));
-  const total = new Float64Array(8);
-  for (let k = 0; k < count; k++) {
-    for (let j = 0; j < kinds.length; j++) writeAbcd(kinds[j], frequenciesHz[k], matrices[j]);
-    total.fill(0);
-    total[0] = total[6] = 1;
-    for (const j of order) appendPrepared(total, kinds[j], matrices[j]);
-    write(total, referenceOhm, out, k);
-  }
+  cascadeOver(elements, frequenciesHz, (total, k) => write(total, referenceOhm, out, k));
   return out;
 }
 

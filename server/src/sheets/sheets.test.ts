@@ -1,31 +1,12 @@
 import { CHECK_BAR_MM, catalog, entry, stripGauge } from '@kobran/core';
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { OPS, getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import request, { type Response } from 'supertest';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { createApp, type RunningApp } from '../app.js';
+import type { Response } from 'supertest';
+import { describe, expect, it } from 'vitest';
+import { demoServer } from '../demoServer.fixture.js';
 
-const folder = mkdtempSync(join(tmpdir(), 'kobran-sheets-'));
 const vhf = '/api/runs/7a0e1d00-0000-4000-8000-00000000a001';
-let running: RunningApp;
-const api = (): ReturnType<typeof request> => request(running.app.getHttpServer());
-
-beforeAll(async () => {
-  running = await createApp({
-    port: 0,
-    database: { folder },
-    demo: true,
-    webFolder: '/nowhere',
-    logLevel: 'silent',
-  });
-});
-afterAll(async () => {
-  await running.stop();
-  rmSync(folder, { recursive: true });
-});
+const { api } = demoServer();
 
 /** A box of a drawn path, mm on paper. */
 interface Drawn {

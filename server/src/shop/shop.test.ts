@@ -9,34 +9,15 @@ import type {
 import { catalog, catalogEntries, entry, type ShopEntry } from '@kobran/core';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import request, { type Response } from 'supertest';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { createApp, type RunningApp } from '../app.js';
+import type { Response } from 'supertest';
+import { describe, expect, it } from 'vitest';
+import { demoServer } from '../demoServer.fixture.js';
 import { brackwater } from '../demo/brackwater.js';
 
-const folder = mkdtempSync(join(tmpdir(), 'kobran-shop-'));
-let running: RunningApp;
-const api = (): ReturnType<typeof request> => request(running.app.getHttpServer());
+const { api } = demoServer();
 const problem = (response: Response): ApiProblem => response.body as ApiProblem;
 const shop = async (): Promise<StoredShopEntry[]> =>
   ((await api().get('/api/shop').expect(200)).body as ShopDocument).entries;
-
-beforeAll(async () => {
-  running = await createApp({
-    port: 0,
-    database: { folder },
-    demo: true,
-    webFolder: '/nowhere',
-    logLevel: 'silent',
-  });
-});
-afterAll(async () => {
-  await running.stop();
-  rmSync(folder, { recursive: true });
-});
 
 const { id: _, ...rg213 } = entry(catalog.cables, 'rg213');
 const own = { ...rg213, name: 'Blue drum', source: 'measured' };

@@ -1,31 +1,11 @@
 import type { AddTrace, ApiProblem, StoredTrace } from '@kobran/contract';
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import request from 'supertest';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { createApp, type RunningApp } from '../app.js';
+import { describe, expect, it } from 'vitest';
+import { demoServer } from '../demoServer.fixture.js';
 
-const folder = mkdtempSync(join(tmpdir(), 'kobran-traces-'));
 const path = '/api/runs/7a0e1d00-0000-4000-8000-00000000a002/traces';
-let running: RunningApp;
-const api = (): ReturnType<typeof request> => request(running.app.getHttpServer());
+const { api } = demoServer();
 const list = async (): Promise<StoredTrace[]> => (await api().get(path).expect(200)).body as StoredTrace[];
-
-beforeAll(async () => {
-  running = await createApp({
-    port: 0,
-    database: { folder },
-    demo: true,
-    webFolder: '/nowhere',
-    logLevel: 'silent',
-  });
-});
-afterAll(async () => {
-  await running.stop();
-  rmSync(folder, { recursive: true });
-});
 
 const trace = (over: Partial<AddTrace> = {}): AddTrace => ({
   id: randomUUID(),

@@ -1,12 +1,7 @@
-import type { DrawnEnd, Layer } from '@kobran/core';
+import type { DrawnEnd } from '@kobran/core';
 import { useId, type ReactNode } from 'react';
+import { layerFill } from './layers.js';
 
-const fill: Record<Layer, string> = {
-  centre: 'var(--copper)',
-  dielectric: 'var(--dielectric)',
-  braid: 'var(--braid)',
-  jacket: 'var(--ink)',
-};
 const JACKET_SHOWN_MM = 8;
 const PART_GAP_MM = 4;
 const PAD = 16;
@@ -59,7 +54,7 @@ export function EndDrawing({
           <g key={layer}>
             <rect
               {...box}
-              fill={fill[layer]}
+              fill={layerFill[layer]}
               stroke="var(--ink)"
               strokeWidth={layer === 'centre' ? 0.6 : 1}
             />
@@ -72,7 +67,7 @@ export function EndDrawing({
         y={axis - (end.jacketMm * scale) / 2}
         width={Math.max(0, width - x(strippedMm))}
         height={end.jacketMm * scale}
-        fill={fill.jacket}
+        fill={layerFill.jacket}
       />
       {end.pin && dielectric > 0 && (
         <Pin pin={end.pin} endsAt={x(starts[dielectric] - end.pin.gapMm)} axis={axis} scale={scale} />

@@ -1,13 +1,8 @@
 import { formatLength, type GaugeStretch, type Layer, type StripGauge } from '@kobran/core';
 import { useId, type ReactNode } from 'react';
+import { layerFill } from './layers.js';
 import { usePreferences } from '../preferences/Preferences.js';
 
-const fill: Record<Layer, string> = {
-  centre: 'var(--copper)',
-  dielectric: 'var(--dielectric)',
-  braid: 'var(--braid)',
-  jacket: 'var(--ink)',
-};
 const JACKET_SHOWN_MM = 14;
 const PAD = 18;
 const ROW = 27;
@@ -96,7 +91,7 @@ export function StripGaugeDrawing({
         y={axis - (gauge.jacketMm * scale) / 2}
         width={Math.max(0, width - jacketX)}
         height={gauge.jacketMm * scale}
-        fill={fill.jacket}
+        fill={layerFill.jacket}
       />
       <path
         d={`M${jacketX} 4V${firstRow + 12}`}
@@ -139,7 +134,7 @@ function Bare({
     <g>
       <rect
         {...box}
-        fill={fill[stretch.layer]}
+        fill={layerFill[stretch.layer]}
         stroke="var(--ink)"
         strokeWidth={stretch.layer === 'centre' ? 0 : 1}
       />

@@ -1,12 +1,7 @@
 import type { GaugeStretch } from '@kobran/core';
 import type { ReactNode } from 'react';
+import { layerFill } from './layers.js';
 
-const fill = {
-  centre: 'var(--copper)',
-  dielectric: 'var(--dielectric)',
-  braid: 'var(--braid)',
-  jacket: 'var(--ink)',
-};
 const HEIGHT = 34;
 
 /** A strip in small, beside others at the same scale. */
@@ -34,7 +29,7 @@ export function StripMini({
           y={1 + (HEIGHT - high(diameterMm)) / 2}
           width={lengthMm * scale}
           height={high(diameterMm)}
-          fill={fill[layer]}
+          fill={layerFill[layer]}
           stroke="var(--ink)"
           strokeWidth={0.8}
         />

@@ -89,3 +89,41 @@ export function Schools<T extends string>({
     </fieldset>
   );
 }
+
+/** A few choices as radio buttons in boxes, side by side or one above the other. */
+export function Chips<T extends string>({
+  legend,
+  value,
+  options,
+  onChange,
+  stacked = false,
+}: {
+  /** For screen readers; the page says it in its own way. */
+  legend: string;
+  value: T;
+  options: readonly (readonly [value: T, label: string])[];
+  onChange: (value: T) => void;
+  stacked?: boolean;
+}): ReactNode {
+  const name = useId();
+  return (
+    <fieldset className={stacked ? 'grid gap-2' : 'flex flex-wrap gap-2'}>
+      <legend className="sr-only">{legend}</legend>
+      {options.map(([one, label]) => (
+        <label
+          key={one}
+          className={`flex cursor-pointer items-center gap-2 rounded border-2 px-3 ${stacked ? 'min-h-11' : 'min-h-9'} ${one === value ? 'border-copper font-semibold' : 'border-rule'}`}
+        >
+          <input
+            type="radio"
+            name={name}
+            className="accent-copper"
+            checked={one === value}
+            onChange={() => onChange(one)}
+          />
+          {label}
+        </label>
+      ))}
+    </fieldset>
+  );
+}

@@ -107,6 +107,24 @@ function partProblems(part: PartDimensions): Problem[] {
         'Measure from the jacket’s edge to the front of the shell.',
       ),
     );
+  if (part.hexMm !== null && part.gripBoreMm !== null && part.hexMm < part.gripBoreMm - 0.5)
+    problems.push(
+      problem(
+        'part.die',
+        `A die of ${part.hexMm} mm cannot close over a ferrule whose bore is ${part.gripBoreMm} mm.`,
+        'hexMm',
+        'Read the die’s figure across its flats, and the bore of the ferrule before it is crimped.',
+      ),
+    );
+  if (part.proudMm > part.jacketToPlaneMm)
+    problems.push(
+      problem(
+        'part.proud',
+        `${part.proudMm} mm stand proud of a part that is ${part.jacketToPlaneMm} mm long.`,
+        'proudMm',
+        'Measure what of the conductor stands beyond the tip before it is trimmed.',
+      ),
+    );
   for (const [k, { depthMm }] of part.pins.entries()) {
     if (depthMm > part.jacketToPlaneMm)
       problems.push(

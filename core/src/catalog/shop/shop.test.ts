@@ -60,6 +60,8 @@ describe('what a shop adds', () => {
     [{ neckOuterMm: 5 }, 'neckOuterMm'],
     [{ gripBoreMm: 7 }, 'gripBoreMm'],
     [{ jacketToPlaneMm: 5 }, 'jacketToPlaneMm'],
+    [{ hexMm: 2 }, 'hexMm'],
+    [{ proudMm: 40 }, 'proudMm'],
     [{ pins: [{ boreMm: 2.4, depthMm: 90, made: 'solid' }] }, 'pins[0].depthMm'],
     [{ pins: [{ boreMm: -1, depthMm: 5, made: 'solid' }] }, 'pins[0].boreMm'],
     [{ pins: [] }, 'pins'],

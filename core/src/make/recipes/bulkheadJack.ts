@@ -1,7 +1,5 @@
-import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe } from '../recipe.js';
-import { bareCentre, dressBraid } from '../steps/prepare.js';
-import { sealSplit, solderTails, split, splitTools } from '../steps/split.js';
+import { splitCard, splitTools } from '../steps/split.js';
 import { placed } from '../steps/words.js';
 
 /** A panel jack, as at a dipole’s centre: conductor into its cup, braid to its tag. */
@@ -12,17 +10,9 @@ export const bulkheadJack: Recipe = {
   makes: ({ style }, cable) => cable.shieldKind !== 'tube' && style === 'bulkhead',
   tools: splitTools,
   steps: (input) =>
-    generalCard(input, {
-      slide: ['shrink'],
-      prepare: [dressBraid(input), bareCentre(input), split],
-      firstCheck: 'Both tails free.',
-      join: [
-        solderTails({
-          title: 'Centre into the jack’s cup, braid to its tag; solder both',
-          places: placed(input, 'body'),
-        }),
-      ],
-      finish: [sealSplit(input)],
+    splitCard(input, {
+      title: 'Centre into the jack’s cup, braid to its tag; solder both',
+      places: placed(input, 'body'),
     }),
   source: commonPractice,
 };

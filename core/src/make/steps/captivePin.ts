@@ -1,8 +1,10 @@
 import type { FaceCode } from '../../catalog/index.js';
+import { generalCard } from '../generalCard.js';
 import type { RecipeInput, Step } from '../recipe.js';
 import type { ToolNeed } from '../tools.js';
 import { centreTools, strippingTools } from './benches.js';
 import { shortCheck } from './check.js';
+import { shrinkDown } from './finish.js';
 import { clickIn, crimpFerrule, pinOn } from './join.js';
 
 /** What crimp parts with a captive pin share. */
@@ -18,7 +20,16 @@ export const captivePinTools = (input: RecipeInput): ToolNeed[] => [
   { tool: 'meter' },
 ];
 
-export const captivePinJoin = (input: RecipeInput): Step[] => [
+/** The whole card of a crimp part with a captive pin. */
+export const captivePinCard = (input: RecipeInput): Step[] =>
+  generalCard(input, {
+    slide: ['shrink', 'ferrule'],
+    firstCheck: 'Before the pin goes on.',
+    join: join(input),
+    finish: [shrinkDown(input)],
+  });
+
+const join = (input: RecipeInput): Step[] => [
   pinOn(input),
   shortCheck('short2', 'Pin on, before it goes into the body: past the click there is no going back.'),
   clickIn(input),

@@ -1,6 +1,8 @@
+import { generalCard } from '../generalCard.js';
 import type { RecipeInput, Step } from '../recipe.js';
 import type { ToolNeed } from '../tools.js';
 import { heat } from './join.js';
+import { bareCentre, dressBraid } from './prepare.js';
 
 /** The cable split in two, at a jack or at the legs of a dipole. */
 
@@ -13,7 +15,7 @@ export const splitTools = (): ToolNeed[] => [
   { tool: 'meter' },
 ];
 
-export const split: Step = {
+const split: Step = {
   id: 'split',
   name: 'Split',
   title: 'Draw the cable out through a hole picked in the braid; twist the braid to a tail',
@@ -25,7 +27,7 @@ export const split: Step = {
   goesWrong: ['cut strands: the tail breaks in the wind'],
 };
 
-export const solderTails = (own: Pick<Step, 'title' | 'places'>): Step => ({
+const solderTails = (own: Pick<Step, 'title' | 'places'>): Step => ({
   id: 'solder',
   name: 'Solder',
   how: 'Rosin only: acid flux eats the copper from within. Strain on the jacket, not on the tails.',
@@ -40,7 +42,7 @@ export const solderTails = (own: Pick<Step, 'title' | 'places'>): Step => ({
 });
 
 /** Water creeps down the braid from a split first. */
-export const sealSplit = ({ exposed }: RecipeInput): Step => ({
+const sealSplit = ({ exposed }: RecipeInput): Step => ({
   id: 'seal',
   name: 'Seal',
   title: 'Adhesive shrink over the split while it is still dry',
@@ -53,3 +55,13 @@ export const sealSplit = ({ exposed }: RecipeInput): Step => ({
   caution: 'Hot air burns; keep it moving and off the dielectric.',
   timerS: 20,
 });
+
+/** The whole card of a split end; `solder` says where the tails go. */
+export const splitCard = (input: RecipeInput, solder: Pick<Step, 'title' | 'places'>): Step[] =>
+  generalCard(input, {
+    slide: ['shrink'],
+    prepare: [dressBraid(input), bareCentre(input), split],
+    firstCheck: 'Both tails free.',
+    join: [solderTails(solder)],
+    finish: [sealSplit(input)],
+  });

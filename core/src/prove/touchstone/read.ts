@@ -88,62 +88,58 @@ function readLine(raw: string, line: number, state: Reading): Problem | undefine
   return numbers(said, line, state);
 }
 
-function keyword(said: string, line: number, state: Reading): Problem | undefined {
-  const match = /^\[([^\]]+)\]\s*(.*)$/.exec(said);
-  const name = (match?.[1] ?? '').toLowerCase();
-  const value = (match?.[2] ?? '').trim();
-  state.version = 2;
-  switch (name) {
-    case 'version':
-      return value.startsWith('2')
-        ? undefined
-        : bad(line, `version ${value} is not known`, 'Save it as version 1.1 or 2.0.');
-    case 'number of ports':
-      if (value !== '1' && value !== '2')
-        return bad(
-          line,
-          `${value} ports; a cable has one or two`,
-          'Export the two ports of the cable alone.',
-        );
-      state.ports = value === '1' ? 1 : 2;
-      return undefined;
-    case 'two-port data order':
-      if (value !== '12_21' && value !== '21_12')
-        return bad(line, `“${value}” is no order of a two-port`, 'It is 12_21 or 21_12.');
-      state.order = value;
-      return undefined;
-    case 'reference': {
-      const ohms = value.split(/\s+/).map(Number);
-      if (ohms.some((ohm) => !(ohm > 0)) || new Set(ohms).size > 1)
-        return bad(
-          line,
-          'the ports have different or missing reference impedances',
-          'Export with one reference for both ports.',
-        );
-      state.options = { ...(state.options ?? defaultOptions), referenceOhm: ohms[0] };
-      return undefined;
-    }
-    case 'matrix format':
-      return value.toLowerCase() === 'full'
-        ? undefined
-        : bad(line, `matrix format ${value}`, 'Save it with the full matrix.');
-    case 'number of frequencies':
-    case 'network data':
-      return undefined;
-    case 'end':
-    case 'noise data':
-      state.ended = true;
-      return undefined;
-    case 'begin information':
-    case 'end information':
-      return undefined;
-    default:
+/** What each keyword of version 2.0 says; those which say nothing new here do nothing. */
+const keywords: Record<string, (value: string, line: number, state: Reading) => Problem | undefined> = {
+  version: (value, line) =>
+    value.startsWith('2')
+      ? undefined
+      : bad(line, `version ${value} is not known`, 'Save it as version 1.1 or 2.0.'),
+  'number of ports': (value, line, state) => {
+    if (value !== '1' && value !== '2')
+      return bad(line, `${value} ports; a cable has one or two`, 'Export the two ports of the cable alone.');
+    state.ports = value === '1' ? 1 : 2;
+    return undefined;
+  },
+  'two-port data order': (value, line, state) => {
+    if (value !== '12_21' && value !== '21_12')
+      return bad(line, `“${value}” is no order of a two-port`, 'It is 12_21 or 21_12.');
+    state.order = value;
+    return undefined;
+  },
+  reference: (value, line, state) => {
+    const ohms = value.split(/\s+/).map(Number);
+    if (ohms.some((ohm) => !(ohm > 0)) || new Set(ohms).size > 1)
       return bad(
         line,
-        `keyword [${match?.[1] ?? said}] is not read here`,
-        'Save it as version 1.1, or without that keyword.',
+        'the ports have different or missing reference impedances',
+        'Export with one reference for both ports.',
       );
-  }
+    state.options = { ...(state.options ?? defaultOptions), referenceOhm: ohms[0] };
+    return undefined;
+  },
+  'matrix format': (value, line) =>
+    value.toLowerCase() === 'full'
+      ? undefined
+      : bad(line, `matrix format ${value}`, 'Save it with the full matrix.'),
+  'number of frequencies': () => undefined,
+  'network data': () => undefined,
+  'begin information': () => undefined,
+  'end information': () => undefined,
+  'noise data': ended,
+  end: ended,
+};
+
+function ended(_value: string, _line: number, state: Reading): undefined {
+  state.ended = true;
+}
+
+function keyword(said: string, line: number, state: Reading): Problem | undefined {
+  const [, name = said, value = ''] = /^\[([^\]]+)\]\s*(.*)$/.exec(said) ?? [];
+  state.version = 2;
+  const known = name.toLowerCase();
+  return known in keywords
+    ? keywords[known](value.trim(), line, state)
+    : bad(line, `keyword [${name}] is not read here`, 'Save it as version 1.1, or without that keyword.');
 }
 
 function numbers(said: string, line: number, state: Reading): Problem | undefined {
@@ -159,11 +155,7 @@ function numbers(said: string, line: number, state: Reading): Problem | undefine
   if (state.open.length === 0) {
     state.openLine = line;
     state.ports ??= read.length === 3 ? 1 : 2;
-    if (
-      state.ports === 2 &&
-      read.length === 5 &&
-      read[0] * unitOf(state) < (state.frequencies.at(-1) ?? -Infinity)
-    ) {
+    if (isNoise(read, state)) {
       state.notes.push(`Noise data from line ${line} on were left out.`);
       state.ended = true;
       return undefined;
@@ -184,6 +176,10 @@ function numbers(said: string, line: number, state: Reading): Problem | undefine
   }
   return undefined;
 }
+
+/** Noise data follow a two-port with five numbers a line, beginning again at a lower frequency. */
+const isNoise = (read: readonly number[], state: Reading): boolean =>
+  state.ports === 2 && read.length === 5 && read[0] * unitOf(state) < (state.frequencies.at(-1) ?? -Infinity);
 
 const unitOf = ({ options }: Reading): number => (options ?? defaultOptions).hzPerUnit;
 

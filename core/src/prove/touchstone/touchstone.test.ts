@@ -95,6 +95,7 @@ describe('other parameters become S', () => {
       expect(value.re).toBeCloseTo(wanted.flat()[k].re, 9);
       expect(value.im).toBeCloseTo(wanted.flat()[k].im, 9);
     });
+  const asRows = (m: Matrix): Complex[][] => m.toArray() as Complex[][];
   const any = [
     [c(1.2, 0.4), c(0.3, -0.6)],
     [c(0.2, 0.5), c(0.9, -0.1)],
@@ -103,17 +104,11 @@ describe('other parameters become S', () => {
   // S = (Z − 1)(Z + 1)⁻¹ and S = (1 − Y)(1 + Y)⁻¹ (Pozar, Microwave Engineering), by a library of matrices.
   it('Z', () => {
     const z = matrix(any);
-    close(
-      sOf('Z', any),
-      (multiply(subtract(z, one), inv(add(z, one) as Matrix)) as Matrix).toArray() as Complex[][],
-    );
+    close(sOf('Z', any), asRows(multiply(subtract(z, one), inv(add(z, one)))));
   });
   it('Y', () => {
     const y = matrix(any);
-    close(
-      sOf('Y', any),
-      (multiply(subtract(one, y), inv(add(one, y) as Matrix)) as Matrix).toArray() as Complex[][],
-    );
+    close(sOf('Y', any), asRows(multiply(subtract(one, y), inv(add(one, y)))));
   });
   // H: V1 = h11 I1 + h12 V2, I2 = h21 I1 + h22 V2; with G it is the other way about. Solved from the definitions of the waves.
   it.each(['H', 'G'])('%s, from the definition of the waves', (parameter) => {

@@ -5,6 +5,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { ask, said } from '../../api/client.js';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { useCatalog } from '../../shop/Shop.js';
+import { Chips } from '../../shell/Choice.js';
 import { TopBar } from '../../shell/TopBar.js';
 
 const kinds = [
@@ -45,24 +46,9 @@ export function EndsScreen(): ReactNode {
           Every end made or failed by a card, in all jobs. The bar is the share that failed with its 95 %
           interval (Wilson): few tries make a wide bar, and say little.
         </p>
-        <fieldset className="mt-3 flex flex-wrap gap-2">
-          <legend className="sr-only">Sorted by</legend>
-          {kinds.map(([value, label]) => (
-            <label
-              key={value}
-              className={`flex min-h-9 cursor-pointer items-center gap-2 rounded border-2 px-3 ${by === value ? 'border-copper font-semibold' : 'border-rule'}`}
-            >
-              <input
-                type="radio"
-                name="by"
-                className="accent-copper"
-                checked={by === value}
-                onChange={() => setBy(value)}
-              />
-              {label}
-            </label>
-          ))}
-        </fieldset>
+        <div className="mt-3">
+          <Chips legend="Sorted by" value={by} options={kinds} onChange={setBy} />
+        </div>
         {data?.length === 0 && (
           <p className="mt-6">Sign off an end by its card, or log one that failed: it is counted here.</p>
         )}

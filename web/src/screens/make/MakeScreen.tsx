@@ -1,11 +1,11 @@
 import { cardFor, formatLength, makeSchools, owns, toolSaid, type Card, type EndSheet } from '@kobran/core';
 import { MoreHorizontal } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { useWidth } from '../../ruler/useWidth.js';
 import { useOpenRun } from '../../runs/RunContext.js';
+import { Menu } from '../../shell/Menu.js';
 import { StagePage } from '../../shell/StagePage.js';
 import { StateMark } from '../../shell/StateMark.js';
 import { StripGaugeDrawing } from '../../gauge/StripGaugeDrawing.js';
@@ -173,57 +173,29 @@ function ToTheCard({ end, card }: { end: EndSheet; card: Card | undefined }): Re
 function More({ end }: { end: EndSheet }): ReactNode {
   const { id } = useOpenRun();
   const { units } = usePreferences();
-  const run = `/runs/${id}`;
-  const ways = [
-    {
-      to: `${run}/make/${end.id}/repair`,
-      label: 'This end is damaged',
-      hint: 'how much to cut back, what it does',
-    },
-    {
-      to: `${run}/make/${end.id}?work=shrink`,
-      label: 'Adhesive shrink and strain relief',
-      hint: 'on a made end',
-    },
-    {
-      to: `${run}/make/${end.id}/batch`,
-      label: 'Make several of the same',
-      hint: 'one set-up, a tick for each piece',
-    },
-  ];
+  const to = `/runs/${id}/make/${end.id}`;
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="button" aria-label={`More for ${end.name}`}>
-        <MoreHorizontal size={18} aria-hidden />
-        More
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="start"
-          sideOffset={4}
-          className="z-20 min-w-64 rounded border border-edge bg-paper p-1"
-        >
-          {ways.map(({ to, label, hint }) => (
-            <DropdownMenu.Item key={to} asChild>
-              <Link to={to} className="block rounded px-3 py-2 outline-none data-highlighted:bg-panel">
-                <span className="font-semibold">{label}</span>
-                <span className="block text-sm text-muted">{hint}</span>
-              </Link>
-            </DropdownMenu.Item>
-          ))}
-          <DropdownMenu.Item asChild>
-            <a
-              href={`/api/runs/${id}/gauges.pdf?end=${end.id}&units=${units}`}
-              target="_blank"
-              rel="noreferrer"
-              className="block rounded px-3 py-2 outline-none data-highlighted:bg-panel"
-            >
-              <span className="font-semibold">Print its gauge 1:1</span>
-              <span className="block text-sm text-muted">PDF, with a 100 mm check bar</span>
-            </a>
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <Menu
+      align="start"
+      className="button"
+      label={`More for ${end.name}`}
+      trigger={
+        <>
+          <MoreHorizontal size={18} aria-hidden />
+          More
+        </>
+      }
+      items={[
+        { to: `${to}/repair`, label: 'This end is damaged', hint: 'how much to cut back, what it does' },
+        { to: `${to}?work=shrink`, label: 'Adhesive shrink and strain relief', hint: 'on a made end' },
+        { to: `${to}/batch`, label: 'Make several of the same', hint: 'one set-up, a tick for each piece' },
+        {
+          to: `/api/runs/${id}/gauges.pdf?end=${end.id}&units=${units}`,
+          label: 'Print its gauge 1:1',
+          hint: 'PDF, with a 100 mm check bar',
+          file: true,
+        },
+      ]}
+    />
   );
 }

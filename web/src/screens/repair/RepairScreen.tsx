@@ -15,6 +15,7 @@ import { useNavigate, useParams } from 'react-router';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { useCatalog } from '../../shop/Shop.js';
+import { Chips } from '../../shell/Choice.js';
 import { LengthField } from '../../shell/LengthField.js';
 import { Message } from '../../shell/Message.js';
 import { SignedBy } from '../../shell/SignedBy.js';
@@ -78,27 +79,18 @@ function Repair({ end }: { end: EndSheet }): ReactNode {
       <div className="grid max-w-4xl gap-6 lg:grid-cols-2">
         <section>
           <h2 className="font-bold">What happened to {end.name}?</h2>
-          <fieldset className="mt-2 grid gap-2">
-            <legend className="sr-only">Damage</legend>
-            {damageKinds.map((one) => (
-              <label
-                key={one}
-                className={`flex min-h-11 cursor-pointer items-center gap-3 rounded border-2 px-3 ${one === kind ? 'border-copper font-semibold' : 'border-rule'}`}
-              >
-                <input
-                  type="radio"
-                  name="damage"
-                  className="size-5 accent-copper"
-                  checked={one === kind}
-                  onChange={() => {
-                    setKind(one);
-                    setTypedM(undefined);
-                  }}
-                />
-                {damages[one].label}
-              </label>
-            ))}
-          </fieldset>
+          <div className="mt-2">
+            <Chips
+              stacked
+              legend="Damage"
+              value={kind}
+              options={damageKinds.map((one) => [one, damages[one].label] as const)}
+              onChange={(to) => {
+                setKind(to);
+                setTypedM(undefined);
+              }}
+            />
+          </div>
           <div className="mt-3 grid grid-cols-2 items-end gap-4">
             <LengthField
               label="Damaged, from the plug’s front"

@@ -20,6 +20,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { FaceDrawing, JointDrawing } from '../../faces/FaceDrawing.js';
 import { FaceFront } from '../../faces/FaceFront.js';
 import { usePreferences } from '../../preferences/Preferences.js';
+import { Chips } from '../../shell/Choice.js';
 import { TopBar } from '../../shell/TopBar.js';
 import { useKeys } from '../../shell/useKeys.js';
 import { AssemblyAsked } from './AssemblyAsked.js';
@@ -107,27 +108,15 @@ export function TrainScreen(): ReactNode {
       <main className="mx-auto max-w-4xl px-4 py-4">
         <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2">
           <h1 className="text-xl font-bold">Trainer</h1>
-          <fieldset className="flex flex-wrap gap-2">
-            <legend className="sr-only">Drill</legend>
-            {drills.map(([value, label]) => (
-              <label
-                key={value}
-                className={`flex min-h-9 cursor-pointer items-center gap-2 rounded border-2 px-3 ${kind === value ? 'border-copper font-semibold' : 'border-rule'}`}
-              >
-                <input
-                  type="radio"
-                  name="drill"
-                  className="accent-copper"
-                  checked={kind === value}
-                  onChange={() => {
-                    setKind(value);
-                    next(value);
-                  }}
-                />
-                {label}
-              </label>
-            ))}
-          </fieldset>
+          <Chips
+            legend="Drill"
+            value={kind}
+            options={drills}
+            onChange={(to) => {
+              setKind(to);
+              next(to);
+            }}
+          />
           <p className="figures text-muted" role="status">
             {session.asked === 0
               ? 'Ten minutes, as many as you like'

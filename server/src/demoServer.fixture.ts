@@ -1,0 +1,26 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import request from 'supertest';
+import { afterAll, beforeAll } from 'vitest';
+import { createApp, type RunningApp } from './app.js';
+
+/** A server with the demo jobs, in a folder of its own, for the tests of one file. */
+export function demoServer(): { api: () => ReturnType<typeof request>; folder: string } {
+  const folder = mkdtempSync(join(tmpdir(), 'kobran-test-'));
+  let running: RunningApp;
+  beforeAll(async () => {
+    running = await createApp({
+      port: 0,
+      database: { folder },
+      demo: true,
+      webFolder: '/nowhere',
+      logLevel: 'silent',
+    });
+  });
+  afterAll(async () => {
+    await running.stop();
+    rmSync(folder, { recursive: true });
+  });
+  return { api: () => request(running.app.getHttpServer()), folder };
+}
