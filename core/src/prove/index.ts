@@ -29,3 +29,14 @@ export {
   type SweepFigures,
   type SweepJudgement,
 } from './sweepVerdict.js';
+export {
+  causeTests,
+  causes,
+  nextTests,
+  rankCauses,
+  type Cause,
+  type Findings,
+  type NextTest,
+  type RankedCause,
+  type TestId,
+} from './causes.js';

@@ -40,7 +40,17 @@ export { fitJoint } from './fitJoint.js';
 export { article, type Way } from './waysToJoin.js';
 export { stageIds, stageNames } from './stages.js';
 export type { Stage, StageId, StageState } from './stages.js';
-export { farEndNames, farEnds, placeOf, predictSweep, type FarEndKind, type Swept } from './sweptRun.js';
+export { sweepFindings, type MeasuredSweep } from './sweepFindings.js';
+export {
+  farEndNames,
+  farEnds,
+  placeAt,
+  placeOf,
+  predictSweep,
+  type FarEndKind,
+  type Place,
+  type Swept,
+} from './sweptRun.js';
 export { withFaults, type LineFault } from './lineFaults.js';
 export { TrimRecord } from './trimRecord.js';
 export { lotOf, trimGoalOf, trimReadings } from './trimming.js';

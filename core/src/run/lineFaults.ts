@@ -6,6 +6,8 @@ export type LineFault =
   | { kind: 'crush'; atM: number; lengthM: number; ohm: number }
   /** A contact which is not clean or not tight: resistance in series, ohm. */
   | { kind: 'bad contact'; atM: number; ohm: number }
+  /** A whisker, a fired tube: resistance from centre to shell, ohm. */
+  | { kind: 'short'; atM: number; ohm: number }
   /** Water in the cable between two places: dielectric loss grows with frequency, dB per 100 m and MHz. */
   | { kind: 'wet'; fromM: number; toM: number; addedK2: number };
 
@@ -27,7 +29,7 @@ function apply(placed: PlacedElement[], fault: LineFault): PlacedElement[] {
   const spoilt: Element =
     fault.kind === 'crush'
       ? { ...line, z0Ohm: fault.ohm, lengthM: (line.lengthM * fault.lengthM) / (host.toM - host.fromM) }
-      : { kind: 'series resistance', ohm: fault.ohm };
+      : { kind: fault.kind === 'short' ? 'shunt resistance' : 'series resistance', ohm: fault.ohm };
   return placed.toSpliced(
     at,
     1,

@@ -35,7 +35,15 @@ export interface Swept {
   ruler: DelayRuler;
   totalM: number;
   /** Places with a name, for echoes to be called after. */
-  places: { atM: number; name: string }[];
+  places: Place[];
+}
+
+/** A joint, or an end of an assembly alone. */
+export interface Place {
+  atM: number;
+  name: string;
+  /** Whose joint it is: the arrester’s and the antenna’s are looked at first. */
+  of: 'arrester' | 'antenna' | 'joint';
 }
 
 /**
@@ -92,6 +100,12 @@ function runElements(design: Design, catalog: Catalog): Placed {
     places: joints.map(({ atM, number, leftPiece, rightPiece }) => ({
       atM,
       name: `J${number}, ${leftPiece?.name ?? 'radio'} to ${rightPiece?.name ?? 'antenna'}`,
+      of:
+        leftPiece?.piece.kind === 'arrester' || rightPiece?.piece.kind === 'arrester'
+          ? 'arrester'
+          : rightPiece
+            ? 'joint'
+            : 'antenna',
     })),
   };
 }
@@ -122,8 +136,8 @@ function assemblyElements(design: Design, catalog: Catalog, pieceId: string): Pl
     ],
     totalM: piece.lengthM,
     places: [
-      { atM: 0, name: `${piece.label}, radio end` },
-      { atM: piece.lengthM, name: `${piece.label}, antenna end` },
+      { atM: 0, name: `${piece.label}, radio end`, of: 'joint' },
+      { atM: piece.lengthM, name: `${piece.label}, antenna end`, of: 'joint' },
     ],
   };
 }
@@ -138,11 +152,21 @@ function stretchOf({ element, fromM, toM }: PlacedElement, middleHz: number): De
   };
 }
 
+/** The joint an echo comes from; none when it comes from within a cable. */
+export function placeAt(
+  { places }: Pick<Swept, 'places'>,
+  atM: number,
+  resolutionM: number,
+): Place | undefined {
+  const [nearest] = places.toSorted((x, y) => Math.abs(x.atM - atM) - Math.abs(y.atM - atM));
+  return Math.abs(nearest.atM - atM) <= Math.max(resolutionM / 2, 0.05) ? nearest : undefined;
+}
+
 /** The named place an echo comes from, or between which two it lies. */
-export function placeOf({ places }: Pick<Swept, 'places'>, atM: number, resolutionM: number): string {
-  const sorted = places.toSorted((x, y) => Math.abs(x.atM - atM) - Math.abs(y.atM - atM));
-  const [nearest] = sorted;
-  if (Math.abs(nearest.atM - atM) <= Math.max(resolutionM / 2, 0.05)) return nearest.name;
+export function placeOf(swept: Pick<Swept, 'places'>, atM: number, resolutionM: number): string {
+  const { places } = swept;
+  const at = placeAt(swept, atM, resolutionM);
+  if (at) return at.name;
   const before = places.findLast((place) => place.atM < atM);
   const after = places.find((place) => place.atM > atM);
   const short = ({ name }: { name: string }): string => (/^J\d+/.exec(name) ?? [name])[0];

@@ -10,7 +10,6 @@ import {
   gated,
   isUnexpected,
   judgeSweep,
-  lossFromReflection,
   magnitudes,
   onRuler,
   placeOf,
@@ -26,6 +25,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { FrequencyChart, type Series } from '../../charts/FrequencyChart.js';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { useOpenRun } from '../../runs/RunContext.js';
+import { lossOneWay } from './lossOneWay.js';
 import { useCatalog } from '../../shop/Shop.js';
 import { CircleChart } from '../../traces/CircleChart.js';
 import { EchoChart } from '../../traces/EchoChart.js';
@@ -35,18 +35,8 @@ const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
 /** Echoes below this are the joints of a sound run, dB. Common practice, no source. */
 const LOOK_AT_DB = 34;
 const MOST_PEAKS = 6;
-/** Points over which the ripple of near joints is smoothed out of a loss read by reflection. */
-const SMOOTHED = 31;
 
 const returnLosses = (of: Complexes): Float64Array => magnitudes(of).map(returnLossDb);
-
-/** Loss one way: through a two-port, or half of what does not come back from an open or shorted end. */
-function lossOf(trace: Trace, far: StoredTrace['far']): Float64Array | undefined {
-  if (trace.s.s21) return magnitudes(trace.s.s21).map(returnLossDb);
-  return far === 'open' || far === 'short'
-    ? lossFromReflection(returnLosses(trace.s.s11), SMOOTHED)
-    : undefined;
-}
 
 /** One sweep over its prediction: verdict, curves, echo on the ruler, the disc, and what has drifted since birth. */
 export function SweepView({
@@ -87,7 +77,7 @@ function Shown({
   const { bands } = editor.design.service;
   const measuredDb = returnLosses(trace.s.s11);
   const predictedDb = returnLosses(swept.s11);
-  const lossDb = lossOf(trace, kept.far);
+  const lossDb = lossOneWay(trace.s, kept.far);
   const judgements = judgeSweep({
     frequencyHz: trace.frequencyHz,
     returnLossDb: measuredDb,
@@ -184,7 +174,7 @@ function Since({
   trace: Trace;
 }): ReactNode {
   const first = traceOf(birth);
-  const firstLoss = lossOf(first, birth.far);
+  const firstLoss = lossOneWay(first.s, birth.far);
   if (!firstLoss) return null;
   const { verdict, why } = driftOf(
     { frequencyHz: first.frequencyHz, lossDb: firstLoss },

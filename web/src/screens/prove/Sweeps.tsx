@@ -1,42 +1,74 @@
 import type { StoredTrace } from '@kobran/contract';
-import { farEndNames, farEnds, writeTouchstone, type FarEndKind } from '@kobran/core';
+import {
+  farEndNames,
+  farEnds,
+  predictSweep,
+  sweepFindings,
+  writeTouchstone,
+  type FarEndKind,
+} from '@kobran/core';
 import { Upload } from 'lucide-react';
-import { useState, type DragEvent, type ReactNode } from 'react';
+import { useMemo, useState, type DragEvent, type ReactNode } from 'react';
+import { useCatalog } from '../../shop/Shop.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { Choice } from '../../shell/Choice.js';
 import { sayMoment } from '../../shell/dates.js';
 import { Tick } from '../../shell/Tick.js';
 import { readTraceFile, traceOf, useTraces, type Traces, type TraceSetting } from '../../traces/useTraces.js';
+import { Causes } from './Causes.js';
 import { SweepView } from './SweepView.js';
+import { lossOneWay } from './lossOneWay.js';
 
 /** Sweeps of the analyser: brought in as files, held against what was computed, laid on the ruler. */
 export function Sweeps(): ReactNode {
   const traces = useTraces();
   const [chosen, setChosen] = useState<string>();
   const trace = traces.all.find(({ id }) => id === chosen) ?? traces.all.at(-1);
+  const found = useSweepFindings(trace);
   return (
-    <section className="mt-8" aria-labelledby="sweeps">
-      <h2 id="sweeps" className="text-lg font-bold">
-        Sweeps
-      </h2>
-      {traces.error && <p className="text-stop">The sweeps cannot be read: {traces.error.message}</p>}
-      <BringIn traces={traces} />
-      {traces.all.length > 0 && (
-        <ul className="mt-3 divide-y divide-rule border-y border-rule">
-          {traces.all.map((one) => (
-            <Row
-              key={one.id}
-              trace={one}
-              traces={traces}
-              chosen={one.id === trace?.id}
-              onChoose={() => setChosen(one.id)}
-            />
-          ))}
-        </ul>
-      )}
-      {trace && <SweepView key={trace.id} trace={trace} all={traces.all} />}
-    </section>
+    <>
+      <section className="mt-8" aria-labelledby="sweeps">
+        <h2 id="sweeps" className="text-lg font-bold">
+          Sweeps
+        </h2>
+        {traces.error && <p className="text-stop">The sweeps cannot be read: {traces.error.message}</p>}
+        <BringIn traces={traces} />
+        {traces.all.length > 0 && (
+          <ul className="mt-3 divide-y divide-rule border-y border-rule">
+            {traces.all.map((one) => (
+              <Row
+                key={one.id}
+                trace={one}
+                traces={traces}
+                chosen={one.id === trace?.id}
+                onChoose={() => setChosen(one.id)}
+              />
+            ))}
+          </ul>
+        )}
+        {trace && <SweepView key={trace.id} trace={trace} all={traces.all} />}
+      </section>
+      <Causes swept={found} />
+    </>
   );
+}
+
+/** What the shown sweep says in the words of the causes; only a sweep into a load or a matched end speaks of the line. */
+function useSweepFindings(kept: StoredTrace | undefined): ReturnType<typeof sweepFindings> | undefined {
+  const { editor } = useOpenRun();
+  const catalog = useCatalog();
+  const { design } = editor;
+  return useMemo(() => {
+    if (!kept || kept.pieceId !== '') return undefined;
+    const { frequencyHz, s } = traceOf(kept);
+    const predicted = predictSweep(design, catalog, '', kept.far, frequencyHz);
+    const lossDb = lossOneWay(s, kept.far);
+    const found = sweepFindings(predicted, { frequencyHz, s11: s.s11, ...(lossDb ? { lossDb } : {}) });
+    if (kept.far === 'load') return found;
+    // With the far end open or shorted everything comes back: match says nothing, echo and loss do.
+    const { match: _, ...rest } = found;
+    return rest;
+  }, [kept, design, catalog]);
 }
 
 /** What was measured, and the file; several at once. */

@@ -1,0 +1,106 @@
+import {
+  causeTests,
+  latestReading,
+  nextTests,
+  rankCauses,
+  readingValue,
+  type Facts,
+  type Findings,
+  type ProofSheet,
+  type TestId,
+} from '@kobran/core';
+import { useState, type ReactNode } from 'react';
+import { useOpenRun } from '../../runs/RunContext.js';
+import { Choice } from '../../shell/Choice.js';
+
+const UNKNOWN = 'not looked at';
+const testIds = Object.keys(causeTests) as TestId[];
+/** Below this a meter beeps, ohm; above the other an end is dry. */
+const SHORT_OHM = 100;
+const DRY_OHM = 100e6;
+const SHOWN = 4;
+
+/** What the meter readings of the assemblies already say: the worst of each counts. */
+function fromReadings(proofs: readonly ProofSheet[], facts: Facts): Findings {
+  const read = (test: string): number[] =>
+    proofs.flatMap(({ pieceId, expectations }) =>
+      expectations
+        .filter((one) => one.test === test)
+        .flatMap(({ id }) => {
+          const reading = latestReading(facts, pieceId, id);
+          return reading ? [readingValue(reading)] : [];
+        }),
+    );
+  const insulation = read('insulation');
+  const loop = read('loop resistance');
+  const least = Math.min(...insulation);
+  return {
+    ...(insulation.length > 0
+      ? { insulation: least < SHORT_OHM ? 'short' : least < DRY_OHM ? 'leaky' : 'open' }
+      : {}),
+    ...(loop.length > 0 ? { continuity: Math.max(...loop) > 1000 ? 'open' : 'through' } : {}),
+  };
+}
+
+/** What is wrong? Causes ranked from everything seen so far, and the test which would separate them best. */
+export function Causes({
+  swept,
+}: {
+  swept: Pick<Findings, 'match' | 'loss' | 'echo'> | undefined;
+}): ReactNode {
+  const { sheet, facts } = useOpenRun();
+  const [said, setSaid] = useState<Partial<Record<TestId, string>>>({});
+  const known: Findings = { ...fromReadings(sheet.proofs, facts), ...swept };
+  const answered = Object.fromEntries(
+    testIds.flatMap((test) => {
+      const answer = said[test] ?? known[test];
+      return answer === undefined || answer === UNKNOWN ? [] : [[test, answer]];
+    }),
+  ) as Findings;
+  const ranked = rankCauses(answered);
+  const [next] = nextTests(answered) as ReturnType<typeof nextTests> | [undefined];
+  const any = Object.keys(answered).length > 0;
+  const [likeliest] = ranked;
+  return (
+    <section className="mt-8" aria-labelledby="causes">
+      <h2 id="causes" className="text-lg font-bold">
+        {any
+          ? `Most likely: ${likeliest.cause.name.charAt(0).toLowerCase()}${likeliest.cause.name.slice(1)}`
+          : 'What is wrong?'}
+      </h2>
+      <p className="max-w-3xl text-muted">
+        Say what you have seen; readings and the sweep above are filled in.{' '}
+        {next && next.settlesBits > 0.01
+          ? `The next test to take: ${causeTests[next.test].name.toLowerCase()}. ${causeTests[next.test].how}`
+          : 'No further test would separate these causes.'}
+      </p>
+      <div className="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-2">
+        <div className="grid content-start gap-3 sm:grid-cols-2">
+          {testIds.map((test) => (
+            <Choice
+              key={test}
+              label={causeTests[test].name}
+              value={answered[test] ?? UNKNOWN}
+              options={[UNKNOWN, ...causeTests[test].answers].map((value) => ({ value, label: value }))}
+              onChange={(to) => setSaid({ ...said, [test]: to })}
+            />
+          ))}
+        </div>
+        <ol className="content-start" aria-label="Causes, most likely first">
+          {ranked.slice(0, SHOWN).map(({ cause, probability }) => (
+            <li key={cause.id} className="border-b border-rule py-2">
+              <p className="flex items-baseline justify-between gap-4">
+                <strong>{cause.name}</strong>
+                <span className="figures">{(probability * 100).toFixed(0)} %</span>
+              </p>
+              <div className="h-1.5 bg-rule" aria-hidden="true">
+                <div className="h-1.5 bg-copper" style={{ width: `${(probability * 100).toFixed(1)}%` }} />
+              </div>
+              <p className="mt-1 text-sm text-muted">{cause.remedy}</p>
+            </li>
+          ))}
+        </ol>
+      </div>
+    </section>
+  );
+}
