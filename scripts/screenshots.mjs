@@ -29,7 +29,7 @@ const views = [
   { name: 'card', path: `${run(3)}/make/main.b`, keys: card },
   { name: 'card-phone', path: `${run(3)}/make/main.b`, keys: card, phone: true },
   { name: 'cut', path: `${run(5)}/cut` },
-  { name: 'prove', path: `${run(1)}/prove` },
+  { name: 'prove', path: `${run(1)}/prove`, scroll: '#sweeps' },
   { name: 'route', path: `${run(1)}/route` },
   { name: 'bond', path: `${run(3)}/bond` },
   { name: 'seal', path: `${run(1)}/seal` },
@@ -51,7 +51,17 @@ const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
-for (const { name, path, theme = 'light', phone = false, keys = [], press, then = [], until } of views) {
+for (const {
+  name,
+  path,
+  theme = 'light',
+  phone = false,
+  keys = [],
+  press,
+  then = [],
+  until,
+  scroll,
+} of views) {
   const page = await browser.newPage({
     viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
   });
@@ -66,6 +76,7 @@ for (const { name, path, theme = 'light', phone = false, keys = [], press, then 
   if (press) await page.getByRole('button', { name: press }).click();
   for (const key of then) await page.keyboard.press(key);
   if (until) await page.getByText(until).waitFor({ timeout: 120_000 });
+  if (scroll) await page.locator(scroll).evaluate((heading) => heading.scrollIntoView());
   await page.waitForTimeout(400);
   await page.screenshot({ path: `${root}docs/screenshots/${name}.png` });
   await page.close();

@@ -29,7 +29,9 @@ export function CutScreen(): ReactNode {
   const open = sheet.cuts.filter(({ done }) => !done);
   const [next] = open;
   const headline = next
-    ? `Cut ${formatLength(next.cut.value, { system: units, digits: 3 })} of ${next.cable.name} for ${next.name}`
+    ? next.electrical
+      ? `Trim ${next.name} to ${next.electrical.target.degrees}° at ${formatFrequency(next.electrical.target.frequencyHz)}`
+      : `Cut ${formatLength(next.cut.value, { system: units, digits: 3 })} of ${next.cable.name} for ${next.name}`
     : sheet.cuts.length === 0
       ? 'Nothing to cut'
       : 'All pieces are cut';
@@ -78,7 +80,10 @@ function Piece({ cut }: { cut: Cut }): ReactNode {
       <div>
         <Rows
           rows={[
-            ['Off the reel', <FigureText key="cut" figure={cut.cut} className="text-lg font-bold" />],
+            [
+              cut.electrical ? 'Off the reel, by the data sheet' : 'Off the reel',
+              <FigureText key="cut" figure={cut.cut} className="text-lg font-bold" />,
+            ],
             ['Finished', <FigureText key="finished" figure={cut.finished} />],
             ['Phase as drawn', <FigureText key="deg" figure={cut.degrees} />],
           ]}

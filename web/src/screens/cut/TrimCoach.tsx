@@ -101,7 +101,7 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
         </p>
       )}
       <Entry
-        key={readings.length}
+        key={`${readings.length} ${askedM?.toFixed(4) ?? ''}`}
         askedM={askedM}
         onRead={(reading) => {
           if (nextCut(goal, [...readings, reading]).kind === 'doubt') setDoubtful(reading);
