@@ -108,35 +108,6 @@ export class ImportShop {
   entries!: ShopFileEntry[];
 }
 
-export const JOB_FILE_SCHEMA = 'kobran-job/1';
-
-export class JobFileRun {
-  @IsObject() design!: object;
-  @IsArray()
-  @ArrayMaxSize(5000)
-  @ValidateNested({ each: true })
-  @Type(() => AddReading)
-  readings!: AddReading[];
-  @IsArray() @ArrayMaxSize(5000) @ValidateNested({ each: true }) @Type(() => AddLogEntry) log!: AddLogEntry[];
-}
-
-/** A whole job as one open JSON file. */
-export class JobFile {
-  @IsIn([JOB_FILE_SCHEMA], { message: `schema must be “${JOB_FILE_SCHEMA}”` }) schema!: string;
-  @IsISO8601() exportedAt!: string;
-  @IsString() @Length(1, 120) name!: string;
-  @IsString() @MaxLength(200) site!: string;
-  @ValidateNested() @Type(() => Practice) practice!: Practice;
-  /** Own catalogue entries which the designs name, so that the file stands by itself. */
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(1000)
-  @ValidateNested({ each: true })
-  @Type(() => ShopFileEntry)
-  catalog?: ShopFileEntry[];
-  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => JobFileRun) runs!: JobFileRun[];
-}
-
 /** More points than any bench analyser sweeps; larger files are thinned before they are sent. */
 export const MOST_KEPT_POINTS = 10_001;
 
@@ -170,6 +141,42 @@ export class AddTrace {
   @IsOptional() @ValidateNested() @Type(() => TraceSeries) s21?: TraceSeries;
   @IsOptional() @ValidateNested() @Type(() => TraceSeries) s12?: TraceSeries;
   @IsOptional() @ValidateNested() @Type(() => TraceSeries) s22?: TraceSeries;
+}
+
+export const JOB_FILE_SCHEMA = 'kobran-job/1';
+
+export class JobFileRun {
+  @IsObject() design!: object;
+  @IsArray()
+  @ArrayMaxSize(5000)
+  @ValidateNested({ each: true })
+  @Type(() => AddReading)
+  readings!: AddReading[];
+  @IsArray() @ArrayMaxSize(5000) @ValidateNested({ each: true }) @Type(() => AddLogEntry) log!: AddLogEntry[];
+  /** Sweeps; files of before they were kept have none. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(500)
+  @ValidateNested({ each: true })
+  @Type(() => AddTrace)
+  traces?: AddTrace[];
+}
+
+/** A whole job as one open JSON file. */
+export class JobFile {
+  @IsIn([JOB_FILE_SCHEMA], { message: `schema must be “${JOB_FILE_SCHEMA}”` }) schema!: string;
+  @IsISO8601() exportedAt!: string;
+  @IsString() @Length(1, 120) name!: string;
+  @IsString() @MaxLength(200) site!: string;
+  @ValidateNested() @Type(() => Practice) practice!: Practice;
+  /** Own catalogue entries which the designs name, so that the file stands by itself. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(1000)
+  @ValidateNested({ each: true })
+  @Type(() => ShopFileEntry)
+  catalog?: ShopFileEntry[];
+  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => JobFileRun) runs!: JobFileRun[];
 }
 
 /** Which strip gauges to print, and in which units. */

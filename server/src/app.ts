@@ -30,7 +30,8 @@ import { TracesService } from './traces/traces.service.js';
 import { ShopController } from './shop/shop.controller.js';
 import { ShopService } from './shop/shop.service.js';
 
-const BODY_LIMIT = '4mb';
+/** A job file with its sweeps; anything else is far smaller. */
+const BODY_LIMIT = '16mb';
 
 @Module({})
 class AppModule {

@@ -47,7 +47,7 @@ function fromHttp(error: HttpException, request: Request): ApiProblem {
         code: 'body.too-large',
         message: 'The request is larger than Kobran accepts.',
         where: 'body',
-        remedy: 'Send at most 4 MB: a job of about 200 runs.',
+        remedy: 'Send at most 16 MB: leave out sweeps, or split the job.',
       };
     default:
       return badRequest(error.message, request.path);

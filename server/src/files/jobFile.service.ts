@@ -4,10 +4,11 @@ import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
-import { jobs, logEntries, readings, runs } from '../database/schema.js';
+import { jobs, logEntries, readings, runs, traces } from '../database/schema.js';
 import { readCheckedDesign } from '../errors/readCheckedDesign.js';
 import { JobsService } from '../jobs/jobs.service.js';
 import { names, ShopService } from '../shop/shop.service.js';
+import { checkTrace, TracesService } from '../traces/traces.service.js';
 
 /** A whole job as one open JSON file, out and in. */
 @Injectable()
@@ -16,6 +17,7 @@ export class JobFileService {
     @Inject(DATABASE) private readonly db: Database,
     @Inject(JobsService) private readonly jobsService: JobsService,
     @Inject(ShopService) private readonly shop: ShopService,
+    @Inject(TracesService) private readonly tracesService: TracesService,
   ) {}
 
   async write(jobId: string): Promise<JobFile> {
@@ -27,7 +29,12 @@ export class JobFileService {
       site,
       practice,
       ...(await this.ownEntries(documents.map(({ design }) => design))),
-      runs: documents.map(({ design, readings: r, log }) => ({ design, readings: r, log })),
+      runs: await Promise.all(
+        documents.map(async ({ id, design, readings: r, log }) => {
+          const swept = await this.tracesService.list(id);
+          return { design, readings: r, log, ...(swept.length > 0 ? { traces: swept } : {}) };
+        }),
+      ),
     };
   }
 
@@ -36,6 +43,9 @@ export class JobFileService {
     const brought = this.shop.checked(file.catalog ?? [], 'catalog');
     const known = withShop(await this.shop.catalog(), brought);
     const designs = file.runs.map(({ design }, k) => readCheckedDesign(design, `runs[${k}].design`, known));
+    file.runs.forEach((run, k) =>
+      (run.traces ?? []).forEach((trace, n) => checkTrace(trace, `runs[${k}].traces[${n}].`)),
+    );
     const jobId = randomUUID();
     await this.shop.addMissing(brought);
     await this.db.transaction(async (tx) => {
@@ -52,6 +62,10 @@ export class JobFileService {
           await tx.insert(readings).values(run.readings.map((row) => ({ ...row, id: randomUUID(), runId })));
         if (run.log.length > 0)
           await tx.insert(logEntries).values(run.log.map((row) => ({ ...row, id: randomUUID(), runId })));
+        for (const trace of run.traces ?? []) {
+          const data = { ...trace, id: randomUUID() };
+          await tx.insert(traces).values({ id: data.id, runId, at: data.at, data });
+        }
       }
     });
     return this.jobsService.read(jobId);

@@ -28,7 +28,7 @@ export class TracesService {
     const { design } = await this.runs.read(runId);
     const isAssembly = design.pieces.some(({ id, kind }) => id === trace.pieceId && kind === 'assembly');
     if (trace.pieceId !== '' && !isAssembly) throw notFound('assembly', trace.pieceId);
-    checkLengths(trace);
+    checkTrace(trace);
     await this.db
       .insert(traces)
       .values({ id: trace.id, runId, at: trace.at, data: trace })
@@ -59,11 +59,15 @@ export class TracesService {
   }
 }
 
-/** Every series has as many samples as there are frequencies, and these rise. */
-function checkLengths(trace: AddTrace): void {
+/**
+ * Every series has as many samples as there are frequencies, and these rise.
+ *
+ * @param within where the trace stands in what was sent, for the message
+ */
+export function checkTrace(trace: AddTrace, within = ''): void {
   const count = trace.frequencyHz.length;
   const refuse = (where: string, message: string, remedy: string): never => {
-    throw new ProblemException(400, { code: 'trace.malformed', message, where, remedy });
+    throw new ProblemException(400, { code: 'trace.malformed', message, where: `${within}${where}`, remedy });
   };
   for (const pair of ['s11', 's21', 's12', 's22'] as const)
     for (const part of ['re', 'im'] as const)

@@ -1,4 +1,4 @@
-import type { AddTrace, ApiProblem, StoredTrace } from '@kobran/contract';
+import type { AddTrace, ApiProblem, JobDocument, JobFile, StoredTrace } from '@kobran/contract';
 import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
 import { demoServer } from '../demoServer.fixture.js';
@@ -63,5 +63,27 @@ describe('traces', () => {
     const problem = response.body as ApiProblem;
     expect(problem.where).toBe(where);
     expect(problem.remedy).toBeTruthy();
+  });
+});
+
+describe('a job file', () => {
+  it('takes the sweeps along, and brings them in again', async () => {
+    const job = '/api/jobs/7a0e1d00-0000-4000-8000-00000000b001';
+    const file = (await api().get(`${job}/file`).expect(200)).body as JobFile;
+    const taken = file.runs.flatMap(({ traces }) => traces ?? []);
+    expect(taken.some(({ name, birth }) => name === 'first-proof.s1p' && birth)).toBe(true);
+    const brought = (await api().post('/api/jobs/import').send(file).expect(201)).body as JobDocument;
+    const [first] = brought.runs;
+    const again = (await api().get(`/api/runs/${first.id}/traces`).expect(200)).body as StoredTrace[];
+    expect(again.map(({ s11 }) => s11)).toEqual((file.runs[0].traces ?? []).map(({ s11 }) => s11));
+    expect(again.map(({ id }) => id)).not.toEqual((file.runs[0].traces ?? []).map(({ id }) => id));
+  });
+
+  it('with a malformed sweep is refused as a whole, with its place', async () => {
+    const job = '/api/jobs/7a0e1d00-0000-4000-8000-00000000b001';
+    const file = (await api().get(`${job}/file`)).body as JobFile;
+    file.runs[0].traces?.[0].s11.re.pop();
+    const response = await api().post('/api/jobs/import').send(file).expect(400);
+    expect((response.body as ApiProblem).where).toBe('runs[0].traces[0].s11.re');
   });
 });
