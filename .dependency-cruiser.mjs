@@ -9,9 +9,21 @@ const apart = (name, from, to, comment) => ({
 
 export default {
   forbidden: [
-    apart('core-alone', '^core/', '^(contract|server|cli|web)/', 'core knows no other room'),
+    apart('core-alone', '^core/', '^(contract|server|cli|web|instruments)/', 'core knows no other room'),
     apart('contract-on-core', '^contract/', '^(server|cli|web)/', 'contract knows core only'),
     apart('cli-on-core', '^cli/', '^(contract|server|web)/', 'the command line is thin over core'),
+    apart(
+      'instruments-on-core',
+      '^instruments/',
+      '^(contract|server|cli|web)/',
+      'the simulated instruments know the trade and nothing of the application',
+    ),
+    apart(
+      'instruments-apart',
+      '^(contract|server|cli|web)/src/(?!.*\\.test)',
+      '^instruments/',
+      'instruments are met over TCP, as real ones are',
+    ),
     apart('server-not-web', '^server/', '^(cli|web)/', 'the server knows no screen'),
     apart('web-not-server', '^web/', '^(server|cli)/', 'the web meets the server through the contract'),
     apart(

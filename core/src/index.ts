@@ -9,3 +9,4 @@ export * from './seal/index.js';
 export * from './bond/index.js';
 export * from './route/index.js';
 export * from './run/index.js';
+export * from './bench/index.js';

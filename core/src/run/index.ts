@@ -46,6 +46,7 @@ export {
   farEnds,
   placeAt,
   placeOf,
+  placedElements,
   predictSweep,
   type FarEndKind,
   type Place,

@@ -61,7 +61,7 @@ export function predictSweep(
   frequencyHz: Float64Array,
   faults: readonly LineFault[] = [],
 ): Swept {
-  const sound = pieceId === '' ? runElements(design, catalog) : assemblyElements(design, catalog, pieceId);
+  const sound = placedOn(design, catalog, pieceId);
   const placed = { ...sound, elements: withFaults(sound.elements, faults) };
   const ohm = referenceOhmOf(design);
   const through = scattering(
@@ -91,6 +91,18 @@ interface Placed {
   totalM: number;
   places: Swept['places'];
 }
+
+const placedOn = (design: Design, catalog: Catalog, pieceId: string): Placed =>
+  pieceId === '' ? runElements(design, catalog) : assemblyElements(design, catalog, pieceId);
+
+/**
+ * What a wave passes in a run, or in one of its assemblies alone, radio first.
+ *
+ * @param pieceId empty for the whole run
+ * @throws when the design has no such assembly
+ */
+export const placedElements = (design: Design, catalog: Catalog, pieceId: string): PlacedElement[] =>
+  placedOn(design, catalog, pieceId).elements;
 
 function runElements(design: Design, catalog: Catalog): Placed {
   const { elements, joints, totalM } = layOut(design, catalog, []);

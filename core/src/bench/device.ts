@@ -1,0 +1,122 @@
+import { entry, faceOf } from '../catalog/index.js';
+import { cutEndBehindPlaneM } from '../cut/index.js';
+import {
+  reflectionFromSwr,
+  scattering,
+  SPEED_OF_LIGHT,
+  type PlacedElement,
+  type Scattering,
+} from '../line/index.js';
+import { placedElements, withFaults, type Assembly, type LineFault } from '../run/index.js';
+import type { ReadBench } from './bench.js';
+import { hiddenFault, type HiddenFault } from './hiddenFault.js';
+import { builtRun } from './truth.js';
+
+/** What the instruments of the simulated bench have before them. */
+export interface Device {
+  elements: readonly PlacedElement[];
+  fault: HiddenFault;
+  /** Reflection of what is on its far end, real. */
+  farReflection: number;
+  /** From pin to shell at its near end, direct current, ohm; infinite when nothing joins them. */
+  dcOhm: number;
+}
+
+/** Insulation of a dry cable, ohm and metre: longer cables leak more. Common practice, no source. */
+const DRY_OHM_M = 5e11;
+/** Insulation which water leaves, ohm. Common practice, no source. */
+const WET_OHM = 3e5;
+/** A shorted stub for direct current, ohm. */
+const LEAD_OHM = 0.01;
+
+/** The device as it really is, with what hands and weather do to it. */
+export function deviceOn(bench: ReadBench): Device {
+  const { design, catalog } = builtRun(bench.design, bench.catalog);
+  const sound =
+    bench.cableM === undefined
+      ? placedElements(design, catalog, bench.pieceId)
+      : trimmed(bench, bench.cableM);
+  const fault = hiddenFault(sound, bench.seed);
+  const faults = fault.line(bench);
+  return {
+    elements: withFaults(sound, faults),
+    fault,
+    farReflection: farReflection(bench),
+    dcOhm: directCurrentOhm(bench, sound, faults),
+  };
+
+  /** With one connector on: the near one and the bare cable. */
+  function trimmed({ pieceId }: ReadBench, cableM: number): PlacedElement[] {
+    const piece = design.pieces.find((one): one is Assembly => one.id === pieceId && one.kind === 'assembly');
+    if (!piece) throw new Error(`no assembly ${pieceId}`);
+    const cable = entry(catalog.cables, piece.cable);
+    const part = entry(catalog.parts, piece.a.part);
+    const inPartM = part.electricalMm / 1000 + cutEndBehindPlaneM(part, cable) / cable.velocityFactor;
+    const face = faceOf(part.face);
+    const { impedanceOhm: z0Ohm, velocityFactor, k1, k2 } = cable;
+    return [
+      {
+        element: {
+          kind: 'line',
+          z0Ohm: face.impedanceOhm ?? 50,
+          velocityFactor: 1,
+          lengthM: Math.max(0, inPartM),
+          k1: 0,
+          k2: 0,
+        },
+        fromM: 0,
+        toM: 0,
+      },
+      { element: { kind: 'line', z0Ohm, velocityFactor, lengthM: cableM, k1, k2 }, fromM: 0, toM: cableM },
+    ];
+  }
+}
+
+const farReflection = ({ far, design }: ReadBench): number =>
+  ({ open: 1, short: -1, load: 0, antenna: reflectionFromSwr(design.antenna.swr) })[far];
+
+/** One-way delay of the device, s: where an echo of its end is looked for. */
+export const delayOf = ({ elements }: Device): number =>
+  elements.reduce(
+    (sum, { element }) =>
+      element.kind === 'line' ? sum + element.lengthM / (element.velocityFactor * SPEED_OF_LIGHT) : sum,
+    0,
+  );
+
+/** Scattering of the device between its two ends. */
+export const deviceScattering = ({ elements }: Device, frequencyHz: Float64Array, ohm = 50): Scattering =>
+  scattering(
+    elements.map(({ element }) => element),
+    frequencyHz,
+    ohm,
+  );
+
+/** What an ohm-meter from pin to shell of the near end finds: the copper there and back, what joins the far end, and what leaks. */
+function directCurrentOhm(
+  { design, catalog, pieceId, far, cableM }: ReadBench,
+  sound: readonly PlacedElement[],
+  faults: readonly LineFault[],
+): number {
+  const assemblies = design.pieces.flatMap((piece) =>
+    piece.kind === 'assembly' && (pieceId === '' || piece.id === pieceId) ? [piece] : [],
+  );
+  const copper = assemblies.reduce((sum, piece) => {
+    const { innerOhmPerKm, outerOhmPerKm } = entry(catalog.cables, piece.cable);
+    return sum + ((innerOhmPerKm + outerOhmPerKm) * (cableM ?? piece.lengthM)) / 1000;
+  }, 0);
+  const lengthM = sound.at(-1)?.toM ?? 0;
+  const series = faults.reduce((sum, one) => (one.kind === 'bad contact' ? sum + one.ohm : sum), 0);
+  const joined =
+    far === 'antenna' && design.antenna.dcShort
+      ? 0
+      : { open: Infinity, short: 0, load: 50, antenna: Infinity }[far];
+  const across = faults.flatMap((one) =>
+    one.kind === 'short' ? [one.ohm] : one.kind === 'wet' ? [WET_OHM] : [],
+  );
+  // A quarter-wave arrester and the arms of a pad join pin and shell by design.
+  for (const { element } of sound)
+    if (element.kind === 'shunt stub') across.push(LEAD_OHM);
+    else if (element.kind === 'shunt resistance') across.push(element.ohm);
+  const leaks = [DRY_OHM_M / Math.max(lengthM, 0.1), ...across, copper + series + joined];
+  return 1 / leaks.reduce((sum, ohm) => sum + 1 / ohm, 0);
+}

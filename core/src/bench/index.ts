@@ -1,0 +1,4 @@
+export { BENCH_SCHEMA, Bench, BenchEntry, BenchHands, readBench, type ReadBench } from './bench.js';
+export { delayOf, deviceOn, deviceScattering, type Device } from './device.js';
+export { type HiddenFault } from './hiddenFault.js';
+export { generatorOf, trueVelocityFactor } from './truth.js';

@@ -1,0 +1,112 @@
+import { deviceOn, deviceScattering, type ReadBench } from '@kobran/core';
+import { noiseFrom } from '../chance.js';
+import { nr3 } from '../scpi/block.js';
+import { ScpiError } from '../scpi/errors.js';
+import type { InstrumentModel, ScpiCommand } from '../scpi/instrument.js';
+import { numberOf, switchOf, wordOf } from '../scpi/message.js';
+
+/** Strongest transmitter of the bench, W, *forward*. */
+const MOST_W = 150;
+/** What a wattmeter is good to, share of its reading, and what it shows by itself. Common practice, no source. */
+const ACCURACY = 0.05;
+const FLUTTER = 0.004;
+/** Directivity of the coupler, as a share of the wave. */
+const DIRECTIVITY = 10 ** (-30 / 20);
+
+/**
+ * A transmitter with a forward and reflected meter behind it, and a second meter in the dummy load at the far end.
+ *
+ * @param seed which one of many: how it errs
+ */
+export function powerMeters(bench: () => ReadBench, seed: number): InstrumentModel {
+  const fixed = noiseFrom(seed + 2);
+  const errors = {
+    FORW: 1 + ACCURACY * 0.5 * fixed.uniform(),
+    REFL: 1 + ACCURACY * 0.5 * fixed.uniform(),
+    LOAD: 1 + ACCURACY * 0.5 * fixed.uniform(),
+  };
+  const angle = Math.PI * fixed.uniform();
+  const noise = noiseFrom(seed + 3);
+  let frequencyHz = 145e6;
+  let watts = 5;
+  let keyed = false;
+  const read = (which: keyof typeof errors): number => {
+    if (!keyed) return 0;
+    const { forwardW, reflectedW, loadW } = passes(bench(), frequencyHz, watts, angle);
+    const truly = { FORW: forwardW, REFL: reflectedW, LOAD: loadW }[which];
+    return truly * errors[which] * (1 + FLUTTER * noise.normal());
+  };
+  const quantity = (
+    header: string,
+    least: number,
+    most: number,
+    get: () => number,
+    put: (to: number) => void,
+  ): ScpiCommand => ({
+    header,
+    set: (args) => put(numberOf(args, least, most)),
+    ask: () => String(get()),
+  });
+  return {
+    identity: ['Kobran', 'SIM-WATT-2', `W${seed}`, '1.0'],
+    reset: () => {
+      [frequencyHz, watts, keyed] = [145e6, 5, false];
+    },
+    settled: () => Promise.resolve(),
+    commands: [
+      quantity(
+        'SOURce:FREQuency',
+        1e6,
+        3e9,
+        () => frequencyHz,
+        (to) => (frequencyHz = to),
+      ),
+      quantity(
+        'SOURce:POWer',
+        0.1,
+        MOST_W,
+        () => watts,
+        (to) => (watts = to),
+      ),
+      {
+        header: 'OUTPut[:STATe]',
+        set: (args) => {
+          const on = switchOf(args);
+          if (on && !['load', 'antenna'].includes(bench().far))
+            throw new ScpiError(-221, 'nothing takes the power at the far end; fit the dummy load first');
+          keyed = on;
+        },
+        ask: () => (keyed ? '1' : '0'),
+      },
+      {
+        header: 'MEASure:POWer',
+        ask: ([which]) => nr3(read(wordOf(which, ['FORWard', 'REFLected', 'LOAD']) as keyof typeof errors)),
+      },
+    ],
+  };
+}
+
+/** Power at both ends of what is on the bench; above what a bad end stands, it arcs over and everything comes back. */
+export function passes(
+  bench: ReadBench,
+  frequencyHz: number,
+  forwardW: number,
+  angle: number,
+): { forwardW: number; reflectedW: number; loadW: number } {
+  const device = deviceOn(bench);
+  if (device.fault.arcsAboveW !== undefined && forwardW > device.fault.arcsAboveW)
+    return { forwardW, reflectedW: forwardW * 0.9, loadW: forwardW * 0.01 };
+  const { s11, s21, s22 } = deviceScattering(device, Float64Array.of(frequencyHz));
+  const far = device.farReflection;
+  // Γin, and the wave into the load, of a two-port closed by a real reflection.
+  const [dr, di] = [1 - s22.re[0] * far, -s22.im[0] * far];
+  const size = dr * dr + di * di;
+  const [pr, pi] = [s21.re[0] ** 2 - s21.im[0] ** 2, 2 * s21.re[0] * s21.im[0]];
+  const inRe = s11.re[0] + ((pr * dr + pi * di) * far) / size + DIRECTIVITY * Math.cos(angle);
+  const inIm = s11.im[0] + ((pi * dr - pr * di) * far) / size + DIRECTIVITY * Math.sin(angle);
+  return {
+    forwardW,
+    reflectedW: forwardW * (inRe * inRe + inIm * inIm),
+    loadW: (forwardW * (s21.re[0] ** 2 + s21.im[0] ** 2) * (1 - far * far)) / size,
+  };
+}
