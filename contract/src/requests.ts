@@ -1,10 +1,13 @@
 import 'reflect-metadata';
 import {
+  BenchHands,
   EndRecord,
   MOST_IN_BATCH,
   Practice,
   TrimRecord,
   farEnds,
+  instrumentKinds,
+  type InstrumentKind,
   type FarEndKind,
   logKinds,
   shopKinds,
@@ -26,6 +29,7 @@ import {
   IsString,
   IsUUID,
   Length,
+  Matches,
   Max,
   MaxLength,
   Min,
@@ -190,4 +194,58 @@ export class GaugeSheetQuery {
 export class LabelSheetQuery {
   @IsString() @Length(1, 40) piece!: string;
   @Type(() => Number) @IsInt() @Min(1) @Max(MOST_IN_BATCH) count!: number;
+}
+
+/** An instrument connected by its address. */
+export class ConnectInstrument {
+  @IsUUID() id!: string;
+  @IsIn(instrumentKinds) kind!: InstrumentKind;
+  @IsString() @Length(1, 60) name!: string;
+  @IsString()
+  @Matches(/^[a-zA-Z0-9.:-]{1,100}$/, { message: 'host must be a name or an address, got “$value”' })
+  host!: string;
+  @IsInt() @Min(1) @Max(65_535) port!: number;
+}
+
+/** Puts a run, or one of its assemblies, on the simulated bench. */
+export class PutOnBench {
+  @IsUUID() runId!: string;
+  /** Empty for the whole run. */
+  @IsString() @MaxLength(40) pieceId!: string;
+  /** What was done badly follows from it; 0 is sound work. */
+  @IsInt() @Min(0) @Max(2 ** 31 - 1) seed!: number;
+  @ValidateNested() @Type(() => BenchHands) hands!: BenchHands;
+}
+
+/** How an analyser is to sweep. */
+export class SweepSetup {
+  @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(1e4) @Max(100e9) startHz!: number;
+  @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(1e4) @Max(100e9) stopHz!: number;
+  @IsInt() @Min(2) @Max(MOST_KEPT_POINTS) points!: number;
+  @IsInt() @Min(1) @Max(100) averages!: number;
+  @IsIn([1, 2]) ports!: 1 | 2;
+}
+
+export const calibrationSteps = [
+  'open 1',
+  'short 1',
+  'load 1',
+  'open 2',
+  'short 2',
+  'load 2',
+  'through',
+  'save',
+] as const;
+export type CalibrationStep = (typeof calibrationSteps)[number];
+
+/** One standard is screwed on, or all were and are put to use. */
+export class CalibrateAnalyser {
+  @IsIn(calibrationSteps) step!: CalibrationStep;
+  @ValidateNested() @Type(() => SweepSetup) setup!: SweepSetup;
+}
+
+/** Power to be sent into what is on the bench, *forward*, W. */
+export class ReadPower {
+  @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(1e6) @Max(3e9) frequencyHz!: number;
+  @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0.1) @Max(1500) powerW!: number;
 }

@@ -1,7 +1,9 @@
 import type { AddTrace } from './requests.js';
 import type {
+  BenchHands,
   Design,
   EndOutcome,
+  InstrumentKind,
   LogEntry,
   Practice,
   Problem,
@@ -73,3 +75,59 @@ export type StoredTrace = AddTrace;
 
 /** A resonance read on any piece of the shop, with where and when. */
 export type LoggedTrim = TrimRecord & { runId: string; about: string; at: string };
+
+/** An instrument which can be asked. */
+export interface KnownInstrument {
+  id: string;
+  kind: InstrumentKind;
+  name: string;
+  host: string;
+  port: number;
+  /** Does it belong to the simulated bench? */
+  simulated: boolean;
+}
+
+/** What an instrument says it is. */
+export interface InstrumentIdentity {
+  maker: string;
+  model: string;
+  serial: string;
+  version: string;
+}
+
+/** What lies on the simulated bench. */
+export interface OnBench {
+  runName: string;
+  runId: string;
+  pieceId: string;
+  seed: number;
+  hands: BenchHands;
+}
+
+/** Everything of the page of instruments. */
+export interface InstrumentsDocument {
+  instruments: KnownInstrument[];
+  bench: OnBench | null;
+  /** Hosts beside this machine which the operator allows. */
+  allowedHosts: string[];
+}
+
+/** A sweep as it was measured; one-port sweeps have S11 alone. */
+export type MeasuredSweepData = Pick<
+  AddTrace,
+  'referenceOhm' | 'frequencyHz' | 's11' | 's21' | 's12' | 's22'
+>;
+
+/** Power at both ends, W. */
+export interface MeasuredPower {
+  forwardW: number;
+  reflectedW: number;
+  loadW: number;
+}
+
+/** What was hidden in the work on the bench. */
+export interface RevealedFault {
+  cause: string;
+  name: string;
+  atM: number;
+}

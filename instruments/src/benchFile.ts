@@ -13,7 +13,7 @@ export function benchFile(path: string): () => ReadBench {
     const stamp = stampOf(path);
     if (known?.stamp === stamp) return known.bench;
     const read = readBench(parsed(path));
-    if (!read.ok) throw new ScpiError(-230, read.problems[0].message);
+    if (!read.ok) throw new ScpiError(-230, `${read.problems[0].where}: ${read.problems[0].message}`);
     known = { stamp, bench: read.bench };
     return read.bench;
   };

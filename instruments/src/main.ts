@@ -1,6 +1,7 @@
+import { instrumentKinds, type InstrumentKind } from '@kobran/core';
 import { Argument, InvalidArgumentError, program } from 'commander';
 import { benchFile } from './benchFile.js';
-import { instrumentKinds, makeInstrument, type InstrumentKind } from './instruments.js';
+import { makeInstrument } from './instruments.js';
 import { serve } from './scpi/serve.js';
 
 const whole =

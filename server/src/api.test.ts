@@ -277,6 +277,8 @@ describe('the house itself', () => {
       demo: false,
       webFolder: '/nowhere',
       logLevel: 'silent',
+      benchFolder: '/nowhere',
+      instrumentHosts: [],
     });
     await expect(second).rejects.toThrow(/open in process \d+.*KOBRAN_DATA/s);
   });

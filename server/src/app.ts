@@ -18,6 +18,8 @@ import { contractPipe } from './errors/validation.js';
 import { JobFileController } from './files/jobFile.controller.js';
 import { JobFileService } from './files/jobFile.service.js';
 import { HealthController } from './health.controller.js';
+import { BenchController, InstrumentsController } from './instruments/instruments.controller.js';
+import { InstrumentsService, PLACES } from './instruments/instruments.service.js';
 import { JobsController } from './jobs/jobs.controller.js';
 import { JobsService } from './jobs/jobs.service.js';
 import { serveOpenApi } from './openapi.js';
@@ -35,13 +37,15 @@ const BODY_LIMIT = '16mb';
 
 @Module({})
 class AppModule {
-  static with(database: OpenDatabase): DynamicModule {
+  static with(database: OpenDatabase, config: Config): DynamicModule {
     return {
       module: AppModule,
       imports: [DatabaseModule.with(database)],
       controllers: [
+        BenchController,
         EndsController,
         HealthController,
+        InstrumentsController,
         JobFileController,
         JobsController,
         RunsController,
@@ -51,12 +55,14 @@ class AppModule {
       ],
       providers: [
         EndsService,
+        InstrumentsService,
         JobFileService,
         JobsService,
         RunsService,
         SheetsService,
         ShopService,
         TracesService,
+        { provide: PLACES, useValue: config },
       ],
     };
   }
@@ -74,7 +80,7 @@ export async function createApp(config: Config): Promise<RunningApp> {
   const logger = pino({ level: config.logLevel });
   const database = await openDatabase(config.database);
   if (config.demo) await seedDemo(database.db);
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(database), {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(database, config), {
     bodyParser: false,
     logger: ['error', 'warn'],
     forceCloseConnections: true,

@@ -10,12 +10,17 @@ export interface Config {
   /** The built web application, served beside the API. */
   webFolder: string;
   logLevel: string;
+  /** Where the simulated bench keeps what lies on it. */
+  benchFolder: string;
+  /** Hosts beside this machine on which instruments may be connected. */
+  instrumentHosts: string[];
 }
 
 const project = fileURLToPath(new URL('../..', import.meta.url));
 
 /**
- * Configuration from the environment: PORT, KOBRAN_DATA, DATABASE_URL, KOBRAN_DEMO, KOBRAN_LOG.
+ * Configuration from the environment: PORT, KOBRAN_DATA, DATABASE_URL, KOBRAN_DEMO, KOBRAN_LOG,
+ * KOBRAN_INSTRUMENT_HOSTS (names or addresses, parted by commas).
  *
  * @throws with the variable's name when a value cannot be used
  */
@@ -23,13 +28,17 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
   const port = Number(env.PORT ?? 4780);
   if (!Number.isInteger(port) || port < 0 || port > 65535)
     throw new Error(`PORT is “${env.PORT}”; give a number from 0 to 65535.`);
+  const folder = resolve(env.KOBRAN_DATA ?? `${project}.kobran/data`);
   return {
     port,
-    database: env.DATABASE_URL
-      ? { url: env.DATABASE_URL }
-      : { folder: resolve(env.KOBRAN_DATA ?? `${project}.kobran/data`) },
+    database: env.DATABASE_URL ? { url: env.DATABASE_URL } : { folder },
     demo: env.KOBRAN_DEMO === '1',
     webFolder: `${project}web/dist`,
     logLevel: env.KOBRAN_LOG ?? 'info',
+    benchFolder: `${folder}-bench`,
+    instrumentHosts: (env.KOBRAN_INSTRUMENT_HOSTS ?? '')
+      .split(',')
+      .map((host) => host.trim())
+      .filter((host) => host !== ''),
   };
 }

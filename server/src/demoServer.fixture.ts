@@ -16,6 +16,8 @@ export function demoServer(): { api: () => ReturnType<typeof request>; folder: s
       demo: true,
       webFolder: '/nowhere',
       logLevel: 'silent',
+      benchFolder: join(folder, 'on-the-bench'),
+      instrumentHosts: [],
     });
   });
   afterAll(async () => {

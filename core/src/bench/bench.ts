@@ -9,6 +9,7 @@ import {
   IsObject,
   IsOptional,
   IsString,
+  IsUUID,
   Max,
   MaxLength,
   Min,
@@ -52,6 +53,8 @@ export class BenchHands {
 /** What the bench holds. */
 export class Bench extends BenchHands {
   @IsIn([BENCH_SCHEMA], { message: `schema must be “${BENCH_SCHEMA}”` }) schema!: string;
+  /** Run of Kobran whose design it is. */
+  @IsOptional() @IsUUID() runId?: string;
   @IsObject() design!: object;
   @IsArray()
   @ArrayMaxSize(1000)
@@ -79,7 +82,7 @@ export function readBench(
   if (!isObject(value)) return { ok: false, problems: [malformed('A bench is a JSON object.', 'bench')] };
   const shape = readAs(Bench, value);
   if (!shape.ok) return shape;
-  const { design: plan, catalog: own, schema: _, ...hands } = shape.value;
+  const { design: plan, catalog: own, schema: _, runId: __, ...hands } = shape.value;
   const entries = own.map(({ kind, data }, k) => readShopEntry(kind, data, `catalog[${k}].data`));
   const refused = entries.flatMap((one) => (one.ok ? [] : one.problems));
   if (refused.length > 0) return { ok: false, problems: refused };

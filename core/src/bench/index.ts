@@ -2,3 +2,4 @@ export { BENCH_SCHEMA, Bench, BenchEntry, BenchHands, readBench, type ReadBench 
 export { delayOf, deviceOn, deviceScattering, type Device } from './device.js';
 export { type HiddenFault } from './hiddenFault.js';
 export { generatorOf, trueVelocityFactor } from './truth.js';
+export { instrumentKinds, type InstrumentKind } from './instrumentKinds.js';

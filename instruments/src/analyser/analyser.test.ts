@@ -85,7 +85,7 @@ describe('the analyser', () => {
     const spread = async (averages: number): Promise<number> => {
       const ask = onBench();
       await ask(`${SETUP};:BAND 10E3;:AVER ${averages}`);
-      const sweeps = [];
+      const sweeps: number[][] = [];
       for (let k = 0; k < 2; k++) {
         await ask('INIT;*OPC?');
         sweeps.push(values(await ask('CALC:DATA? S11')));

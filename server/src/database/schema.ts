@@ -1,4 +1,12 @@
-import type { Design, EndRecord, LogKind, Practice, ShopKind, TrimRecord } from '@kobran/core';
+import type {
+  Design,
+  EndRecord,
+  InstrumentKind,
+  LogKind,
+  Practice,
+  ShopKind,
+  TrimRecord,
+} from '@kobran/core';
 import type { StoredTrace } from '@kobran/contract';
 import {
   doublePrecision,
@@ -102,3 +110,12 @@ export const shopEntries = pgTable(
   },
   (table) => [primaryKey({ columns: [table.kind, table.id] })],
 );
+
+/** Instruments which somebody connected by address. */
+export const instruments = pgTable('instruments', {
+  id: uuid('id').primaryKey(),
+  kind: text('kind').$type<InstrumentKind>().notNull(),
+  name: text('name').notNull(),
+  host: text('host').notNull(),
+  port: integer('port').notNull(),
+});

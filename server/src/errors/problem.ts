@@ -11,7 +11,7 @@ export class ProblemException extends HttpException {
   }
 }
 
-const said = (
+export const said = (
   status: number,
   code: string,
   message: string,
@@ -20,7 +20,7 @@ const said = (
 ): ProblemException => new ProblemException(status, { code, message, where, remedy });
 
 export const notFound = (
-  what: 'job' | 'run' | 'entry' | 'card' | 'assembly' | 'trace',
+  what: 'job' | 'run' | 'entry' | 'card' | 'assembly' | 'trace' | 'instrument',
   id: string,
 ): ProblemException =>
   said(

@@ -1,2 +1,0 @@
-export { instrumentKinds, makeInstrument, type InstrumentKind } from './instruments.js';
-export { serve } from './scpi/serve.js';
