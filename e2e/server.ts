@@ -34,7 +34,7 @@ export class Kobran {
 
   /** kill -9: no chance to tidy up. */
   async kill(): Promise<void> {
-    if (!this.child || this.child.exitCode !== null) return;
+    if (!this.child || this.child.exitCode !== null || this.child.signalCode !== null) return;
     const ended = once(this.child, 'exit');
     this.child.kill('SIGKILL');
     await ended;

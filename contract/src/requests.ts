@@ -3,6 +3,7 @@ import {
   BenchHands,
   EndRecord,
   MOST_IN_BATCH,
+  PowerRecord,
   Practice,
   TrimRecord,
   farEnds,
@@ -89,6 +90,8 @@ export class AddLogEntry {
   @IsOptional() @ValidateNested() @Type(() => EndRecord) end?: EndRecord;
   /** Of a reading while a piece was trimmed. */
   @IsOptional() @ValidateNested() @Type(() => TrimRecord) trim?: TrimRecord;
+  /** Of a power step. */
+  @IsOptional() @ValidateNested() @Type(() => PowerRecord) power?: PowerRecord;
 }
 
 /** One entry of the shop’s own catalogue; core’s `readShopEntry` checks its data by its kind. */

@@ -45,6 +45,10 @@ const CatalogScreen = screen(() => import('./screens/catalog/CatalogScreen.js'),
 const IdentifyScreen = screen(() => import('./screens/identify/IdentifyScreen.js'), 'IdentifyScreen');
 const KitScreen = screen(() => import('./screens/kit/KitScreen.js'), 'KitScreen');
 const TrainScreen = screen(() => import('./screens/train/TrainScreen.js'), 'TrainScreen');
+const InstrumentsScreen = screen(
+  () => import('./screens/instruments/InstrumentsScreen.js'),
+  'InstrumentsScreen',
+);
 const NewRunScreen = screen(() => import('./screens/newRun/NewRunScreen.js'), 'NewRunScreen');
 
 const AFTER_FIRST_PAGE_MS = 800;
@@ -72,6 +76,7 @@ export function App(): ReactNode {
             <Route path="/jobs/:jobId/new" element={<NewRunScreen />} />
             <Route path="/jobs/:jobId/practice" element={<PracticeScreen />} />
             <Route path="/ends" element={<EndsScreen />} />
+            <Route path="/instruments" element={<InstrumentsScreen />} />
             <Route path="/calibrate" element={<CalibrateScreen />} />
             <Route path="/catalog" element={<CatalogScreen />} />
             <Route path="/catalog/:kind" element={<CatalogScreen />} />

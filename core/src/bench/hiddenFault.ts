@@ -16,8 +16,14 @@ export interface HiddenFault {
   arcsAboveW?: number;
 }
 
+/** Faults which workmanship and weather leave in a cable. */
+type HiddenCause = Extract<
+  Cause['id'],
+  'nothing' | 'open pin' | 'whisker' | 'loose nut' | 'crush' | 'water' | 'melted dielectric'
+>;
+
 /** How often each fault is met with; a third of the work is sound. Common practice, no source. */
-const shares: [Cause['id'], number][] = [
+const shares: [HiddenCause, number][] = [
   ['nothing', 5],
   ['open pin', 2],
   ['whisker', 2],
@@ -88,12 +94,12 @@ export function hiddenFault(placed: readonly PlacedElement[], seed: number): Hid
         { kind: 'wet', fromM: insideM, toM, addedK2: rained ? addedK2 : addedK2 / 6 },
       ]);
     }
-    default:
+    case 'nothing':
       return sound;
   }
 }
 
-function pick(chance: number): Cause['id'] {
+function pick(chance: number): HiddenCause {
   let at = chance * shares.reduce((sum, [, share]) => sum + share, 0);
   return (shares.find(([, share]) => (at -= share) <= 0) ?? shares[0])[0];
 }

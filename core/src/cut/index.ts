@@ -7,6 +7,7 @@ export {
 } from './electricalLength.js';
 export type { ElectricalTarget, Schools } from './electricalLength.js';
 export { VELOCITY_TOLERANCE, cutEndBehindPlaneM, cutSheet, type CutSheet } from './cutLength.js';
+export { resonancesOf } from './resonances.js';
 export { learnLot, type LearnedLot, type LotReading } from './lots.js';
 export {
   CUT_SIGMA_M,
@@ -16,6 +17,7 @@ export {
   fitTrim,
   nextCut,
   resonanceOfDelay,
+  wantedS,
   type FarEnd,
   type Residual,
   type TrimAdvice,

@@ -10,6 +10,7 @@ import {
   learnLot,
   nextCut,
   resonanceOfDelay,
+  resonancesOf,
   type LotReading,
   type TrimGoal,
   type TrimReading,
@@ -74,6 +75,17 @@ describe('a quarter wave at 27.2 MHz', () => {
 });
 
 describe('resonances', () => {
+  // An open lossy line: Γ = e^(−2αl)·e^(−j2βl) is −e^(−2αl) at odd quarter waves; standard transmission-line theory.
+  it('are found in a sweep between its samples', () => {
+    const delayS = 8.2e-9;
+    const f = Float64Array.from({ length: 301 }, (_, k) => 1e6 + k * 0.7e6);
+    const turned = (of: (angle: number) => number): Float64Array =>
+      f.map((hz) => 10 ** (-0.02 - hz / 4e9) * of(-4 * Math.PI * hz * delayS));
+    const found = resonancesOf({ re: turned(Math.cos), im: turned(Math.sin) }, f);
+    expect(found).toHaveLength(3);
+    found.forEach((hz, k) => expect(hz * delayS * 4).toBeCloseTo(2 * k + 1, 6));
+  });
+
   // Open lines are near zero ohm at odd quarter waves, shorted ones at half waves; standard transmission-line theory.
   it.each([
     ['open', 1, 0.25],

@@ -68,8 +68,8 @@ export const delayOfResonance = ({ frequencyHz, far, order }: Omit<TrimReading, 
 export const resonanceOfDelay = (delayS: number, far: FarEnd, order: number): number =>
   (far === 'open' ? 2 * order - 1 : 2 * order) / (4 * delayS);
 
-/** Delay the piece must have, measured with one connector on. */
-const wantedS = ({ frequencyHz, degrees, toComeS }: TrimGoal): number =>
+/** Delay the piece must have, measured with one connector on, s. */
+export const wantedS = ({ frequencyHz, degrees, toComeS }: TrimGoal): number =>
   degrees / 360 / frequencyHz - toComeS;
 
 /** Velocity factor and near-end delay which fit the readings best, with the lot's own as a reading among them. */

@@ -11,6 +11,7 @@ export {
   peakVoltageFromNet,
   reflection,
   reflectionDb,
+  reflectionFromPowers,
   reflectionFromSwr,
   returnLossDb,
   swrFromReflection,

@@ -11,6 +11,10 @@ export const returnLossDb = (magnitude: number): number => -20 * Math.log10(magn
 export const swrFromReflection = (magnitude: number): number =>
   magnitude >= 1 ? Infinity : (1 + magnitude) / (1 - magnitude);
 
+/** Reflection magnitude of a directional wattmeter’s two readings, W. */
+export const reflectionFromPowers = (forwardW: number, reflectedW: number): number =>
+  Math.sqrt(reflectedW / forwardW);
+
 /** Reflection magnitude of a standing-wave ratio at or above 1. */
 export const reflectionFromSwr = (swr: number): number => (swr === Infinity ? 1 : (swr - 1) / (swr + 1));
 

@@ -1,4 +1,5 @@
 import type { EndRecord } from './endRecord.js';
+import type { PowerRecord } from './powerRecord.js';
 import type { TrimRecord } from './trimRecord.js';
 
 /** What has been read and done: rows kept beside a design, never inside it. */
@@ -23,6 +24,7 @@ export const logKinds = [
   'damaged',
   'cut',
   'trimmed',
+  'power step',
   'routed',
   'bonded',
   'sealed',
@@ -44,6 +46,8 @@ export interface LogEntry {
   end?: EndRecord;
   /** Of a reading while a piece was trimmed: the same in figures. */
   trim?: TrimRecord;
+  /** Of a power step: the same in figures. */
+  power?: PowerRecord;
 }
 
 export interface Facts {

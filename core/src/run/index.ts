@@ -53,5 +53,6 @@ export {
   type Swept,
 } from './sweptRun.js';
 export { withFaults, type LineFault } from './lineFaults.js';
+export { PowerRecord } from './powerRecord.js';
 export { TrimRecord } from './trimRecord.js';
 export { lotOf, trimGoalOf, trimReadings } from './trimming.js';

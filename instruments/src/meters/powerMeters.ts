@@ -7,8 +7,9 @@ import { numberOf, switchOf, wordOf } from '../scpi/message.js';
 
 /** Strongest transmitter of the bench, W, *forward*. */
 const MOST_W = 150;
-/** What a wattmeter is good to, share of its reading, and what it shows by itself. Common practice, no source. */
+/** What the pair is good to, and one meter of it against the other, share of the reading; what it shows by itself. Common practice, no source. */
 const ACCURACY = 0.05;
+const PAIRED = 0.008;
 const FLUTTER = 0.004;
 /** Directivity of the coupler, as a share of the wave. */
 const DIRECTIVITY = 10 ** (-30 / 20);
@@ -20,11 +21,10 @@ const DIRECTIVITY = 10 ** (-30 / 20);
  */
 export function powerMeters(bench: () => ReadBench, seed: number): InstrumentModel {
   const fixed = noiseFrom(seed + 2);
-  const errors = {
-    FORW: 1 + ACCURACY * 0.5 * fixed.uniform(),
-    REFL: 1 + ACCURACY * 0.5 * fixed.uniform(),
-    LOAD: 1 + ACCURACY * 0.5 * fixed.uniform(),
-  };
+  // A pair is compared before it leaves its drawer: what both err by is larger than what they differ by.
+  const both = 1 + ACCURACY * fixed.uniform();
+  const oneOf = (): number => both * (1 + PAIRED * fixed.uniform());
+  const errors = { FORW: oneOf(), REFL: oneOf(), LOAD: oneOf() };
   const angle = Math.PI * fixed.uniform();
   const noise = noiseFrom(seed + 3);
   let frequencyHz = 145e6;

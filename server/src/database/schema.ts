@@ -3,6 +3,7 @@ import type {
   EndRecord,
   InstrumentKind,
   LogKind,
+  PowerRecord,
   Practice,
   ShopKind,
   TrimRecord,
@@ -80,6 +81,8 @@ export const logEntries = pgTable(
     end: jsonb('end_record').$type<EndRecord>(),
     /** Of a reading while a piece was trimmed. */
     trim: jsonb('trim_record').$type<TrimRecord>(),
+    /** Of a power step. */
+    power: jsonb('power_record').$type<PowerRecord>(),
   },
   (table) => [index('log_entries_of_run').on(table.runId)],
 );

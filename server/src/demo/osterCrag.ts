@@ -1,17 +1,21 @@
 import {
   DESIGN_SCHEMA,
   SPEED_OF_LIGHT,
+  catalog,
   defaultPractice,
+  entry,
   formatFrequency,
   resonanceOfDelay,
+  trueVelocityFactor,
   type Design,
   type LogEntry,
 } from '@kobran/core';
 import { on, type DemoJob } from './demoJob.js';
 
 /** A drum of cable whose velocity factor the crew has learned from pieces of it. */
-const LOT = 'Blue drum';
-const TRUE_VELOCITY_FACTOR = 0.6648;
+const LOT = 'Drum 7';
+/** As the simulated bench has it, so that a piece of it reads there as these did. */
+const TRUE_VELOCITY_FACTOR = trueVelocityFactor(entry(catalog.cables, 'rg213'), LOT);
 const NEAR_S = 60e-12;
 
 const phasingLeg: Design = {

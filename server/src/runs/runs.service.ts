@@ -28,6 +28,7 @@ const logColumns = {
   at: logEntries.at,
   end: logEntries.end,
   trim: logEntries.trim,
+  power: logEntries.power,
 };
 
 type RunRow = Omit<RunDocument, 'readings' | 'log'>;
@@ -148,10 +149,11 @@ export class RunsService {
         .map(({ runId: _, ...row }): Reading => iso(row)),
       log: allEntries
         .filter((row) => row.runId === id)
-        .map(({ runId: _, end, trim, ...row }): LogEntry => ({
+        .map(({ runId: _, end, trim, power, ...row }): LogEntry => ({
           ...iso(row),
           ...(end ? { end } : {}),
           ...(trim ? { trim } : {}),
+          ...(power ? { power } : {}),
         })),
     }));
   }

@@ -26,8 +26,13 @@ export const useJob = (id: string): UseQueryResult<JobDocument> =>
     enabled: id !== '',
   });
 
+/** A run; nothing is asked while the id is not known. */
 export const useRun = (id: string): UseQueryResult<RunDocument> =>
-  useQuery({ queryKey: runKey(id), queryFn: () => ask<RunDocument>('GET', `/api/runs/${id}`) });
+  useQuery({
+    queryKey: runKey(id),
+    queryFn: () => ask<RunDocument>('GET', `/api/runs/${id}`),
+    enabled: id !== '',
+  });
 
 /** A change of jobs or runs; everything shown is read again afterwards. */
 export function useChange<Input, Output>(

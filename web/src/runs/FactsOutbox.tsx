@@ -1,4 +1,4 @@
-import type { AddLogEntry, AddReading } from '@kobran/contract';
+import type { AddLogEntry, AddReading, AddTrace } from '@kobran/contract';
 import type { Facts } from '@kobran/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
@@ -6,10 +6,15 @@ import { toast } from 'sonner';
 import { ask, Refused } from '../api/client.js';
 import { usePreferences } from '../preferences/Preferences.js';
 
-/** A reading or log entry on its way to the server. */
+/** A reading, log entry or sweep on its way to the server. */
 type Waiting = { runId: string } & (
-  { kind: 'reading'; body: AddReading } | { kind: 'log'; body: AddLogEntry }
+  | { kind: 'reading'; body: AddReading }
+  | { kind: 'log'; body: AddLogEntry }
+  | { kind: 'trace'; body: AddTrace }
 );
+
+/** Where each kind goes, under its run. */
+const paths: Record<Waiting['kind'], string> = { reading: 'readings', log: 'log', trace: 'traces' };
 
 interface Outbox {
   waiting: readonly Waiting[];
@@ -32,7 +37,16 @@ export function FactsProvider({ children }: { children: ReactNode }): ReactNode 
   const [failures, setFailures] = useState(0);
   const first = waiting.at(0);
 
-  useEffect(() => localStorage.setItem(KEY, JSON.stringify(waiting)), [waiting]);
+  useEffect(() => {
+    try {
+      localStorage.setItem(KEY, JSON.stringify(waiting));
+    } catch {
+      // The browser’s store is full, which only long sweeps can do; they go on waiting in memory.
+      toast.warning(
+        'This device has no room left for what waits. Keep the page open until the server has it.',
+      );
+    }
+  }, [waiting]);
 
   useEffect(() => {
     if (!first) return undefined;
@@ -40,10 +54,12 @@ export function FactsProvider({ children }: { children: ReactNode }): ReactNode 
     const done = (): void => setWaiting((now) => now.filter(({ body }) => body.id !== first.body.id));
     const timer = setTimeout(
       () => {
-        const path = `/api/runs/${first.runId}/${first.kind === 'reading' ? 'readings' : 'log'}`;
+        const path = `/api/runs/${first.runId}/${paths[first.kind]}`;
         ask('POST', path, first.body)
           .then(async () => {
-            await queries.invalidateQueries({ queryKey: ['run', first.runId] });
+            await queries.invalidateQueries({
+              queryKey: [first.kind === 'trace' ? 'traces' : 'run', first.runId],
+            });
             setFailures(0);
             done();
           })
@@ -79,6 +95,15 @@ function useOutbox(): Outbox {
 /** How many entries the server has not got yet. */
 export const useWaitingCount = (): number => useOutbox().waiting.length;
 
+/** Sweeps of a run which the server has not got yet. */
+export function useWaitingTraces(runId: string): AddTrace[] {
+  const { waiting } = useOutbox();
+  return useMemo(
+    () => waiting.flatMap((item) => (item.kind === 'trace' && item.runId === runId ? [item.body] : [])),
+    [waiting, runId],
+  );
+}
+
 /** The facts of a run: what the server has, and what is on its way. */
 export function useFacts(runId: string, kept: Facts): Facts {
   const { waiting } = useOutbox();
@@ -94,7 +119,8 @@ export function useFacts(runId: string, kept: Facts): Facts {
 
 export interface FactWriter {
   addReading: (reading: Pick<AddReading, 'pieceId' | 'expectation' | 'value'>) => void;
-  addLog: (entry: Pick<AddLogEntry, 'kind' | 'about' | 'text' | 'end' | 'trim'>) => void;
+  addTrace: (trace: Omit<AddTrace, 'id' | 'by' | 'at'>) => void;
+  addLog: (entry: Pick<AddLogEntry, 'kind' | 'about' | 'text' | 'end' | 'trim' | 'power'>) => void;
 }
 
 /** Writes facts of a run, signed with the name set at this device and the time now. */
@@ -105,6 +131,7 @@ export function useFactWriter(runId: string): FactWriter {
     const signed = () => ({ id: crypto.randomUUID(), by: name.trim(), at: new Date().toISOString() });
     return {
       addReading: (reading) => put({ runId, kind: 'reading', body: { ...signed(), ...reading } }),
+      addTrace: (trace) => put({ runId, kind: 'trace', body: { ...signed(), ...trace } }),
       addLog: (entry) => put({ runId, kind: 'log', body: { ...signed(), ...entry } }),
     };
   }, [put, runId, name]);

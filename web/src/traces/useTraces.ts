@@ -1,10 +1,11 @@
 import { MOST_KEPT_POINTS, type AddTrace, type StoredTrace } from '@kobran/contract';
 import { type FarEndKind, type ReadTrace, type Result, type Trace } from '@kobran/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { wrap } from 'comlink';
+import { wrap, type Remote } from 'comlink';
+import { useEffect } from 'react';
 import { toast } from 'sonner';
 import { ask, said } from '../api/client.js';
-import { usePreferences } from '../preferences/Preferences.js';
+import { useWaitingTraces } from '../runs/FactsOutbox.js';
 import { useOpenRun } from '../runs/RunContext.js';
 import type { TraceWorker } from './trace.worker.js';
 
@@ -23,25 +24,25 @@ export interface Traces {
   remove: (trace: StoredTrace) => void;
 }
 
-/** The sweeps of the open run. */
+/** The sweeps of the open run: what the server has, and what is on its way. */
 export function useTraces(): Traces {
-  const { id: runId } = useOpenRun();
-  const { name: by } = usePreferences();
+  const { id: runId, writer } = useOpenRun();
   const queries = useQueryClient();
   const key = ['traces', runId];
   const path = `/api/runs/${runId}/traces`;
   const { data, error } = useQuery({ queryKey: key, queryFn: () => ask<StoredTrace[]>('GET', path) });
+  const waiting = useWaitingTraces(runId);
+  useEffect(() => void traceReader(), []);
   const { mutate } = useMutation({
-    mutationFn: ({ method, to, body }: { method: 'POST' | 'DELETE'; to: string; body?: AddTrace }) =>
-      ask('' === to ? 'POST' : method, `${path}${to}`, body),
+    mutationFn: ({ method, to }: { method: 'POST' | 'DELETE'; to: string }) => ask(method, `${path}${to}`),
     onError: (problem) => toast.error(said(problem), { duration: 12_000 }),
     onSettled: () => queries.invalidateQueries({ queryKey: key }),
   });
+  const kept = data ?? [];
   return {
-    all: data ?? [],
+    all: [...kept, ...waiting.filter(({ id }) => kept.every((one) => one.id !== id))],
     error,
-    add: (trace, name, setting) =>
-      mutate({ method: 'POST', to: '', body: asBody(trace, name, setting, by.trim()) }),
+    add: (trace, name, setting) => writer.addTrace(asBody(trace, name, setting)),
     makeBirth: (id) => mutate({ method: 'POST', to: `/${id}/birth` }),
     remove: ({ id, name }) =>
       mutate(
@@ -59,16 +60,13 @@ export function useTraces(): Traces {
   };
 }
 
-function asBody(trace: Trace, name: string, setting: TraceSetting, by: string): AddTrace {
+function asBody(trace: Trace, name: string, setting: TraceSetting): Omit<AddTrace, 'id' | 'by' | 'at'> {
   const { s21, s12, s22 } = trace.s;
   const plain = ({ re, im }: { re: Float64Array; im: Float64Array }) => ({ re: [...re], im: [...im] });
   return {
     ...setting,
-    id: crypto.randomUUID(),
     name,
     birth: false,
-    by,
-    at: new Date().toISOString(),
     referenceOhm: trace.referenceOhm,
     frequencyHz: [...trace.frequencyHz],
     s11: plain(trace.s.s11),
@@ -79,7 +77,14 @@ function asBody(trace: Trace, name: string, setting: TraceSetting, by: string): 
 }
 
 /** A kept trace as core computes with it. */
-export function traceOf({ frequencyHz, referenceOhm, s11, s21, s12, s22 }: StoredTrace): Trace {
+export function traceOf({
+  frequencyHz,
+  referenceOhm,
+  s11,
+  s21,
+  s12,
+  s22,
+}: Pick<StoredTrace, 'frequencyHz' | 'referenceOhm' | 's11' | 's21' | 's12' | 's22'>): Trace {
   const series = ({ re, im }: { re: number[]; im: number[] }) => ({
     re: Float64Array.from(re),
     im: Float64Array.from(im),
@@ -97,12 +102,14 @@ export function traceOf({ frequencyHz, referenceOhm, s11, s21, s12, s22 }: Store
   };
 }
 
+let reader: Remote<TraceWorker> | undefined;
+
+/** The worker which reads files; it is fetched once, so that files can be read while the server is away. */
+const traceReader = (): Remote<TraceWorker> =>
+  (reader ??= wrap<TraceWorker>(
+    new Worker(new URL('./trace.worker.ts', import.meta.url), { type: 'module' }),
+  ));
+
 /** Reads a Touchstone file in a worker. */
-export async function readTraceFile(file: File): Promise<Result<ReadTrace>> {
-  const worker = new Worker(new URL('./trace.worker.ts', import.meta.url), { type: 'module' });
-  try {
-    return await wrap<TraceWorker>(worker).read(await file.text(), file.name, MOST_KEPT_POINTS);
-  } finally {
-    worker.terminate();
-  }
-}
+export const readTraceFile = async (file: File): Promise<Result<ReadTrace>> =>
+  traceReader().read(await file.text(), file.name, MOST_KEPT_POINTS);

@@ -23,6 +23,7 @@ import { useCatalog } from '../../shop/Shop.js';
 import { Choice } from '../../shell/Choice.js';
 import { QuantityField } from '../../shell/QuantityField.js';
 import { TextField } from '../../shell/TextField.js';
+import { AnalyserReading } from './AnalyserReading.js';
 
 const ORDERS = [1, 2, 3, 4, 5];
 
@@ -58,6 +59,10 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
       text: `${formatFrequency(reading.frequencyHz)} at ${formatLength(reading.lengthM, { system: 'metric', digits: 4 })}, far end ${reading.far}`,
       trim: { ...reading, cable: piece.cable, lot: lotName, nearS: goal.nearS },
     });
+  };
+  const take = (reading: Read): void => {
+    if (nextCut(goal, [...readings, reading]).kind === 'doubt') setDoubtful(reading);
+    else keep(reading);
   };
   const lots = [...new Set(trims.filter(({ cable }) => cable === piece.cable).map((one) => one.lot))].filter(
     Boolean,
@@ -100,13 +105,13 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
           </button>
         </p>
       )}
-      <Entry
-        key={`${readings.length} ${askedM?.toFixed(4) ?? ''}`}
-        askedM={askedM}
-        onRead={(reading) => {
-          if (nextCut(goal, [...readings, reading]).kind === 'doubt') setDoubtful(reading);
-          else keep(reading);
-        }}
+      <Entry key={`${readings.length} ${askedM?.toFixed(4) ?? ''}`} askedM={askedM} onRead={take} />
+      <AnalyserReading
+        piece={piece}
+        goal={goal}
+        lengthM={askedM}
+        cutToM={last.kind === 'cut' ? last.lengthM : undefined}
+        onRead={take}
       />
       <Readings readings={readings} />
     </section>

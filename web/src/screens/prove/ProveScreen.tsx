@@ -13,6 +13,8 @@ import { FigureText } from '../../shell/FigureText.js';
 import { QuantityField } from '../../shell/QuantityField.js';
 import { SignedBy } from '../../shell/SignedBy.js';
 import { StagePage } from '../../shell/StagePage.js';
+import { PowerSteps } from './PowerSteps.js';
+import { ReadIt } from './ReadIt.js';
 import { Sweeps } from './Sweeps.js';
 import { sayMoment } from '../../shell/dates.js';
 
@@ -49,6 +51,7 @@ export function ProveScreen(): ReactNode {
       {sheet.proofs.map((proof) => (
         <Proof key={proof.pieceId} proof={proof} />
       ))}
+      <PowerSteps />
       <Sweeps />
     </StagePage>
   );
@@ -83,23 +86,26 @@ function Proof({ proof }: { proof: ProofSheet }): ReactNode {
                   </span>
                 </p>
               </div>
-              <QuantityField
-                key={kept?.id ?? 'none'}
-                label="Read"
-                value={kept ? (kept.value ?? Infinity) : undefined}
-                format={(value) => formatFigure({ ...expected, value }, units)}
-                parse={isOhm ? parseResistance : parseDecibels}
-                placeholder={
-                  expectation.test === 'insulation' ? 'OL, 200 Mohm' : isOhm ? '0.3 ohm' : '1.8 dB'
-                }
-                onChange={(value) =>
-                  writer.addReading({
-                    pieceId: proof.pieceId,
-                    expectation: id,
-                    value: value === Infinity ? null : value,
-                  })
-                }
-              />
+              <div>
+                <QuantityField
+                  key={kept?.id ?? 'none'}
+                  label="Read"
+                  value={kept ? (kept.value ?? Infinity) : undefined}
+                  format={(value) => formatFigure({ ...expected, value }, units)}
+                  parse={isOhm ? parseResistance : parseDecibels}
+                  placeholder={
+                    expectation.test === 'insulation' ? 'OL, 200 Mohm' : isOhm ? '0.3 ohm' : '1.8 dB'
+                  }
+                  onChange={(value) =>
+                    writer.addReading({
+                      pieceId: proof.pieceId,
+                      expectation: id,
+                      value: value === Infinity ? null : value,
+                    })
+                  }
+                />
+                <ReadIt pieceId={proof.pieceId} expectation={expectation} />
+              </div>
               <div>
                 {judgement && (
                   <p className={tone[judgement.verdict]}>

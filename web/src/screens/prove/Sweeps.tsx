@@ -14,6 +14,7 @@ import { useOpenRun } from '../../runs/RunContext.js';
 import { Choice } from '../../shell/Choice.js';
 import { sayMoment } from '../../shell/dates.js';
 import { Tick } from '../../shell/Tick.js';
+import { SweepNow } from '../../instruments/SweepNow.js';
 import { readTraceFile, traceOf, useTraces, type Traces, type TraceSetting } from '../../traces/useTraces.js';
 import { Causes } from './Causes.js';
 import { SweepView } from './SweepView.js';
@@ -73,7 +74,7 @@ function useSweepFindings(kept: StoredTrace | undefined): ReturnType<typeof swee
 
 /** What was measured, and the file; several at once. */
 function BringIn({ traces }: { traces: Traces }): ReactNode {
-  const { editor } = useOpenRun();
+  const { editor, id: runId } = useOpenRun();
   const [setting, setSetting] = useState<TraceSetting>({ pieceId: '', far: 'load', rained: false });
   const [problems, setProblems] = useState<string[]>([]);
   const [over, setOver] = useState(false);
@@ -146,6 +147,17 @@ function BringIn({ traces }: { traces: Traces }): ReactNode {
           />
         </label>
         <span className="pb-2.5 text-muted">or drop files here</span>
+        <SweepNow
+          runId={runId}
+          pieceId={setting.pieceId}
+          onSwept={(measured, lying) =>
+            traces.add(
+              traceOf(measured),
+              `sweep ${traces.all.length + 1}`,
+              lying ? { pieceId: lying.pieceId, far: lying.hands.far, rained: lying.hands.rained } : setting,
+            )
+          }
+        />
       </div>
       {problems.length > 0 && (
         <ul role="alert" className="mt-2">

@@ -1,0 +1,150 @@
+import type { KnownInstrument, MeasuredPower } from '@kobran/contract';
+import {
+  bothEnds,
+  formatDecibels,
+  formatFrequency,
+  formatPower,
+  formatResistance,
+  parseFrequency,
+  parsePower,
+} from '@kobran/core';
+import { useState, type ReactNode } from 'react';
+import { ask } from '../../api/client.js';
+import { Calibrate } from '../../instruments/Calibrate.js';
+import { SweepFields } from '../../instruments/SweepFields.js';
+import { useSweepSetup } from '../../instruments/useSweepSetup.js';
+import { useDoing, type Instruments } from '../../instruments/useInstruments.js';
+import { QuantityField } from '../../shell/QuantityField.js';
+import { Caution } from '../../shell/StagePage.js';
+
+/** What the instruments show now, and the calibration of the analyser. */
+export function ReadNow({ instruments }: { instruments: Instruments }): ReactNode {
+  const [analyser, ohmMeter, power] = (['analyser', 'multimeter', 'power-meters'] as const).map(
+    instruments.first,
+  );
+  return (
+    <>
+      {(ohmMeter ?? power) && (
+        <div className="mt-6 grid gap-x-8 gap-y-6 md:grid-cols-2">
+          {ohmMeter && <OhmMeter meter={ohmMeter} />}
+          {power && <Power meters={power} />}
+        </div>
+      )}
+      {analyser && <Analyser key={analyser.id} analyser={analyser} />}
+    </>
+  );
+}
+
+function OhmMeter({ meter }: { meter: KnownInstrument }): ReactNode {
+  const { busy, run } = useDoing();
+  const [ohm, setOhm] = useState<number | null>();
+  return (
+    <section aria-labelledby="ohm">
+      <h2 id="ohm" className="text-lg font-bold">
+        Pin to shell, near end
+      </h2>
+      <p className="figures mt-1 text-2xl" role="status">
+        {ohm === undefined ? '—' : formatResistance(ohm ?? Infinity)}
+      </p>
+      <p className="mt-2 flex gap-2">
+        <button
+          className="button button-copper"
+          disabled={busy !== undefined}
+          onClick={() =>
+            run('reading', async () => {
+              const read = await ask<{ ohm: number | null }>('POST', `/api/instruments/${meter.id}/ohm`);
+              setOhm(read.ohm);
+            })
+          }
+        >
+          Read
+        </button>
+        <button
+          className="button"
+          disabled={busy !== undefined}
+          onClick={() => run('zeroing', () => ask('POST', `/api/instruments/${meter.id}/zero`))}
+        >
+          Zero the leads
+        </button>
+      </p>
+    </section>
+  );
+}
+
+function Power({ meters }: { meters: KnownInstrument }): ReactNode {
+  const { busy, run } = useDoing();
+  const [frequencyHz, setFrequency] = useState(145e6);
+  const [powerW, setPower] = useState(5);
+  const [read, setRead] = useState<MeasuredPower>();
+  return (
+    <section aria-labelledby="power">
+      <h2 id="power" className="text-lg font-bold">
+        Power at both ends
+      </h2>
+      <p className="figures mt-1 text-lg" role="status">
+        {read ? sayPowers({ ...read, frequencyHz }) : '—'}
+      </p>
+      <div className="mt-2 flex flex-wrap items-end gap-3">
+        <div className="w-36">
+          <QuantityField
+            label="At"
+            value={frequencyHz}
+            format={formatFrequency}
+            parse={parseFrequency}
+            onChange={setFrequency}
+          />
+        </div>
+        <div className="w-28">
+          <QuantityField
+            label="Forward"
+            value={powerW}
+            format={formatPower}
+            parse={parsePower}
+            onChange={setPower}
+          />
+        </div>
+        <button
+          className="button button-copper min-h-9"
+          disabled={busy !== undefined}
+          onClick={() =>
+            run('keying', async () =>
+              setRead(await ask('POST', `/api/instruments/${meters.id}/power`, { frequencyHz, powerW })),
+            )
+          }
+        >
+          Key and read
+        </button>
+      </div>
+      <div className="mt-2 text-sm">
+        <Caution>
+          Into a dummy load, nobody’s hand on an open end. The key is up again after the reading.
+        </Caution>
+      </div>
+    </section>
+  );
+}
+
+function sayPowers(step: MeasuredPower & { frequencyHz: number }): string {
+  const { swr, lossDb } = bothEnds(step);
+  const lost = lossDb === undefined ? '' : `: ${formatDecibels(lossDb)} lost`;
+  return `${formatPower(step.forwardW)} forward, ${formatPower(step.reflectedW)} back (SWR ${swr.toFixed(2)}), ${formatPower(step.loadW)} in the load${lost}`;
+}
+
+function Analyser({ analyser }: { analyser: KnownInstrument }): ReactNode {
+  const [setup, change] = useSweepSetup();
+  return (
+    <section className="mt-6" aria-labelledby="analyser">
+      <h2 id="analyser" className="text-lg font-bold">
+        Analyser
+      </h2>
+      <p className="mb-2 text-muted">
+        Prove sweeps with this set-up. Calibrate where the cable will be connected: what an analyser shows
+        before is its own bridge as much as your cable.
+      </p>
+      <SweepFields setup={setup} onChange={change} />
+      <div className="mt-3">
+        <Calibrate key={JSON.stringify(setup)} analyser={analyser} setup={setup} />
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,146 @@
+import type { MeasuredPower } from '@kobran/contract';
+import {
+  bothEnds,
+  formatDecibels,
+  formatFrequency,
+  formatPower,
+  judgePowerSteps,
+  parsePower,
+  type PowerRecord,
+} from '@kobran/core';
+import { useState, type ReactNode } from 'react';
+import { ask } from '../../api/client.js';
+import { useDoing, useInstruments } from '../../instruments/useInstruments.js';
+import { useOpenRun } from '../../runs/RunContext.js';
+import { QuantityField } from '../../shell/QuantityField.js';
+import { Caution } from '../../shell/StagePage.js';
+import { sayMoment } from '../../shell/dates.js';
+
+const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
+
+/** Low power, then full: what must not change while the power rises. */
+export function PowerSteps(): ReactNode {
+  const { facts, editor } = useOpenRun();
+  const { service } = editor.design;
+  if (service.powerW === 0) return null;
+  const steps = facts.log.flatMap(({ power, at, by, id }) => (power ? [{ power, at, by, id }] : []));
+  const judged =
+    steps.length === 0
+      ? undefined
+      : judgePowerSteps(
+          steps.map(({ power }) => power),
+          service.powerW,
+        );
+  return (
+    <section className="mt-8" aria-labelledby="power-steps">
+      <h2 id="power-steps" className="text-lg font-bold">
+        Low power, then full
+      </h2>
+      <div className="my-2 text-sm">
+        <Caution>
+          Into a dummy load or an antenna nobody stands near. Follow the exposure limits and licence
+          conditions of your place.
+        </Caution>
+      </div>
+      {judged && (
+        <p className="text-lg">
+          <strong className={`capitalize ${tone[judged.verdict]}`}>{judged.verdict}.</strong> {judged.why}
+        </p>
+      )}
+      {steps.length > 0 && (
+        <ul className="mt-2 divide-y divide-rule border-y border-rule">
+          {steps.map(({ power, at, by, id }) => (
+            <li key={id} className="figures flex flex-wrap justify-between gap-x-4 py-1.5">
+              <span>{sayStep(power)}</span>
+              <span className="text-sm text-muted">
+                {by ? `${by}, ` : ''}
+                {sayMoment(at)}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      <Entry key={steps.length} />
+    </section>
+  );
+}
+
+function sayStep(power: PowerRecord): string {
+  const { swr, lossDb } = bothEnds(power);
+  const lost = lossDb === undefined ? '' : `, ${formatDecibels(lossDb)} lost`;
+  return `${formatPower(power.forwardW)} forward, ${formatPower(power.reflectedW)} back at ${formatFrequency(power.frequencyHz)}: SWR ${swr.toFixed(2)}${lost}`;
+}
+
+/** One step, typed from the meters or read from them. */
+function Entry(): ReactNode {
+  const { writer, editor } = useOpenRun();
+  const { service } = editor.design;
+  const instruments = useInstruments();
+  const meters = instruments.first('power-meters');
+  const { busy, run } = useDoing();
+  const [forwardW, setForward] = useState<number>();
+  const [reflectedW, setReflected] = useState<number>();
+  const [loadW, setLoad] = useState<number>();
+  const [first] = service.bands;
+  const frequencyHz = (first.lowHz + first.highHz) / 2;
+  const keep = (power: PowerRecord): void =>
+    writer.addLog({ kind: 'power step', about: '', text: sayStep(power), power });
+  const field = (label: string, value: number | undefined, set: (to: number) => void): ReactNode => (
+    <div className="w-28">
+      <QuantityField
+        label={label}
+        value={value}
+        format={formatPower}
+        parse={parsePower}
+        placeholder="5 W"
+        onChange={set}
+      />
+    </div>
+  );
+  const impossible = forwardW !== undefined && reflectedW !== undefined && reflectedW >= forwardW;
+  return (
+    <>
+      <div className="mt-3 flex flex-wrap items-end gap-3">
+        {field('Forward', forwardW, setForward)}
+        {field('Back', reflectedW, setReflected)}
+        {field('In the load', loadW, setLoad)}
+        <button
+          className="button min-h-9"
+          disabled={forwardW === undefined || reflectedW === undefined || impossible}
+          onClick={() =>
+            forwardW !== undefined &&
+            reflectedW !== undefined &&
+            keep({ frequencyHz, forwardW, reflectedW, ...(loadW === undefined ? {} : { loadW }) })
+          }
+        >
+          Keep this step
+        </button>
+        {meters &&
+          [5, service.powerW].map((powerW) => (
+            <button
+              key={powerW}
+              className="button min-h-9"
+              disabled={busy !== undefined}
+              onClick={() =>
+                run('keying', async () => {
+                  const read = await ask<MeasuredPower>('POST', `/api/instruments/${meters.id}/power`, {
+                    frequencyHz,
+                    powerW,
+                  });
+                  keep({ frequencyHz, ...read });
+                })
+              }
+            >
+              Key {formatPower(powerW)} and read
+            </button>
+          ))}
+      </div>
+      {impossible && (
+        <p role="alert" className="mt-1 text-sm text-stop">
+          More comes back than goes forward: the two readings are swapped, or the meter is the wrong way
+          round.
+        </p>
+      )}
+    </>
+  );
+}
