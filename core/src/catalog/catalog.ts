@@ -2,7 +2,7 @@ import type { Adapter } from './adapters.js';
 import type { Arrester } from './arresters.js';
 import type { Cable } from './cable.js';
 import type { Part } from './part.js';
-import type { Port, Stock } from './shop/entries.js';
+import type { Port, Reel, Stock } from './shop/entries.js';
 
 /** Everything a design may name, by id. */
 export interface Catalog {
@@ -14,4 +14,6 @@ export interface Catalog {
   ports: ReadonlyMap<string, Port>;
   /** Adapters on the shelf. */
   stock: ReadonlyMap<string, Stock>;
+  /** Cable on the shelf. */
+  reels: ReadonlyMap<string, Reel>;
 }

@@ -15,6 +15,7 @@ export const catalog: Catalog = {
   arresters: byId(arresters),
   ports: new Map(),
   stock: new Map(),
+  reels: new Map(),
 };
 
 /** Takes an entry a checked design names; a missing one is a bug, since documents are checked on the way in. */

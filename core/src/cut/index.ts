@@ -25,3 +25,4 @@ export {
   type TrimGoal,
   type TrimReading,
 } from './trimCoach.js';
+export * from './plan/index.js';

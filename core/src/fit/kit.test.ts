@@ -2,14 +2,8 @@ import fc from 'fast-check';
 import type { Highs } from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { catalog, type Adapter } from '../catalog/index.js';
-import {
-  coverKit,
-  highsSolver,
-  turnedChains,
-  type KitAnswer,
-  type KitPairing,
-  type MilpSolver,
-} from './index.js';
+import { highsSolver, type MilpSolver } from '../milp/index.js';
+import { coverKit, turnedChains, type KitAnswer, type KitPairing } from './index.js';
 
 let solve: MilpSolver;
 beforeAll(async () => {

@@ -1,6 +1,7 @@
 import { faceOf, type Adapter, type Catalog, type Face, type FaceCode } from '../catalog/index.js';
 import { judged, turnedChains, type Chain, type TurnedAdapter } from './chains.js';
 import { mate } from './mate.js';
+import type { MilpSolution, MilpSolver } from '../milp/index.js';
 
 /** Two things somebody wants to be able to join: a port and an antenna or a cable’s end. */
 export interface KitPairing {
@@ -34,18 +35,6 @@ export interface KitAnswer {
   bound: number;
   proved: boolean;
 }
-
-/** What a solver of mixed-integer programs answers. */
-export interface MilpSolution {
-  /** Is the solution proved to be the best? */
-  proved: boolean;
-  /** No solution can be better than this. */
-  bound: number;
-  /** Values of the variables in the order in which the program names them first. */
-  values: ArrayLike<number>;
-}
-/** Solves a program in CPLEX LP format, within a time in seconds. */
-export type MilpSolver = (program: string, limitS: number) => Promise<MilpSolution>;
 
 export interface KitProgress {
   stage: 'chains' | 'solving' | 'spares';

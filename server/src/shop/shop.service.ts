@@ -41,6 +41,7 @@ const shipped = (kind: ShopKind, id: string): boolean =>
     adapter: catalog.adapters,
     port: undefined,
     stock: undefined,
+    reel: undefined,
   })[kind]?.has(id) ?? false;
 
 /** What the shop has added to the catalogue. */

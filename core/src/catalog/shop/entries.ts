@@ -140,7 +140,31 @@ export class Stock {
   @IsInt() @Min(0) @Max(1e6) matings!: number;
 }
 
-export const shopKinds = ['cable', 'part', 'adapter', 'port', 'stock'] as const;
+/** A stretch of a reel which nobody may use, m from its outer end. */
+export class DamagedSpan {
+  @IsNumber(number) @Min(0) @Max(10_000) fromM!: number;
+  @IsNumber(number) @Min(0) @Max(10_000) toM!: number;
+}
+
+/** Cable on the shelf: a reel or what is left of one. */
+export class Reel {
+  @Matches(ID, SAID) id!: string;
+  @IsString() @Length(1, 80) name!: string;
+  /** The cable’s id. */
+  @Matches(ID, SAID) cable!: string;
+  /** Production batch; empty when nobody knows. */
+  @IsString() @MaxLength(40) lot!: string;
+  @IsNumber(number) @Min(0.02) @Max(10_000) lengthM!: number;
+  /** A reel nobody has begun: offcuts are used up before it. */
+  @IsBoolean() isNew!: boolean;
+  @IsArray()
+  @ArrayMaxSize(50)
+  @ValidateNested({ each: true })
+  @Type(() => DamagedSpan)
+  damaged!: DamagedSpan[];
+}
+
+export const shopKinds = ['cable', 'part', 'adapter', 'port', 'stock', 'reel'] as const;
 export type ShopKind = (typeof shopKinds)[number];
 
 export interface ShopEntries {
@@ -149,6 +173,7 @@ export interface ShopEntries {
   adapter: OwnAdapter;
   port: Port;
   stock: Stock;
+  reel: Reel;
 }
 
 /** One thing a shop has added, with its kind. */
@@ -160,4 +185,5 @@ export const shopClasses = {
   adapter: OwnAdapter,
   port: Port,
   stock: Stock,
+  reel: Reel,
 } as const;

@@ -77,6 +77,7 @@ const columns = {
     flag: ['handheld', 'dcShort'],
   },
   stock: { text: ['id'], number: ['count', 'matings'], flag: [] },
+  reel: { text: ['id', 'name', 'cable', 'lot'], number: ['lengthM'], flag: ['isNew'] },
 } satisfies Record<ShopKind, { text: string[]; number: string[]; flag: string[] }>;
 
 /** Dimensions of a part which a style may not have: null in JSON, an empty cell in CSV. */
@@ -85,7 +86,7 @@ const nullable = new Set<string>(absentDimensions);
 const MOST_PINS = 4;
 
 /** Every entry of a catalogue, shipped and own, in the order of the kinds. */
-export function catalogEntries({ cables, parts, adapters, ports, stock }: Catalog): ShopEntry[] {
+export function catalogEntries({ cables, parts, adapters, ports, stock, reels }: Catalog): ShopEntry[] {
   return [
     ...[...cables.values()].map((data): ShopEntry => ({ kind: 'cable', data })),
     ...[...parts.values()].map(({ train: _, referencePlane: __, ...data }): ShopEntry => ({
@@ -95,6 +96,7 @@ export function catalogEntries({ cables, parts, adapters, ports, stock }: Catalo
     ...[...adapters.values()].map((data): ShopEntry => ({ kind: 'adapter', data })),
     ...[...ports.values()].map((data): ShopEntry => ({ kind: 'port', data })),
     ...[...stock.values()].map((data): ShopEntry => ({ kind: 'stock', data })),
+    ...[...reels.values()].map((data): ShopEntry => ({ kind: 'reel', data })),
   ];
 }
 
@@ -119,6 +121,7 @@ function toRow({ kind, data }: ShopEntry): Record<string, Cell> {
   for (const name of [...text, ...number]) row[name] = (source[name] ?? '') as Cell;
   for (const name of flag) row[name] = source[name] ? 'yes' : 'no';
   if (kind === 'adapter') [row.face1, row.face2] = data.faces;
+  if (kind === 'reel') row.damaged = data.damaged.map(({ fromM, toM }) => `${fromM}-${toM}`).join(' ');
   if (kind === 'part') {
     for (const [k, { boreMm, depthMm, made }] of data.pins.entries()) {
       row[`pin${k + 1}BoreMm`] = boreMm;
@@ -228,8 +231,20 @@ function fromRow(
   for (const name of flag) value[name] = /^(yes|true|1)$/i.test((row[name] ?? '').trim());
   if (kind === 'adapter') value.faces = [(row.face1 ?? '').trim(), (row.face2 ?? '').trim()];
   if (kind === 'part') value.pins = pinsOfRow(row, numeric);
+  if (kind === 'reel') value.damaged = spansOfCell(row.damaged ?? '');
   return problem ? { value, problem } : { value };
 }
+
+/** `3.2-3.6 10-10.4`: damaged stretches, m. */
+const spansOfCell = (cell: string): { fromM: number; toM: number }[] =>
+  cell
+    .trim()
+    .split(/\s+/)
+    .filter((span) => span !== '')
+    .map((span) => {
+      const [fromM, toM] = span.split('-').map(Number);
+      return { fromM, toM };
+    });
 
 function pinsOfRow(
   row: Record<string, string>,

@@ -1,4 +1,4 @@
-export { OwnAdapter, OwnCable, OwnPart, Port, Stock, shopClasses, shopKinds } from './entries.js';
+export { OwnAdapter, OwnCable, OwnPart, Port, Reel, Stock, shopClasses, shopKinds } from './entries.js';
 export type { ShopEntries, ShopEntry, ShopKind } from './entries.js';
 export {
   CATALOG_SCHEMA,

@@ -3,7 +3,7 @@ import type { Cable } from '../cable.js';
 import { faces } from '../face.js';
 import type { PartDimensions } from '../part.js';
 import type { Adapter } from '../adapters.js';
-import type { Port, ShopEntry } from './entries.js';
+import type { Port, Reel, ShopEntry } from './entries.js';
 
 const problem = (code: string, message: string, where: string, remedy: string): Problem => ({
   code,
@@ -151,6 +151,30 @@ const portProblems = ({ face, lowHz, highHz }: Port): Problem[] => [
     : []),
 ];
 
+function reelProblems({ damaged, lengthM }: Reel): Problem[] {
+  return damaged.flatMap(({ fromM, toM }, k) => {
+    if (toM <= fromM)
+      return [
+        problem(
+          'reel.span',
+          `The damaged stretch ends at ${toM} m, where it does not start yet (${fromM} m).`,
+          `damaged[${k}].toM`,
+          'Give its two places from the outer end of the reel.',
+        ),
+      ];
+    if (toM > lengthM)
+      return [
+        problem(
+          'reel.span',
+          `The damaged stretch ends at ${toM} m of a reel of ${lengthM} m.`,
+          `damaged[${k}].toM`,
+          'Measure the reel, or the stretch, again.',
+        ),
+      ];
+    return [];
+  });
+}
+
 /** What cannot be true of the dimensions of an entry, each dimension named. */
 export function implausible({ kind, data }: ShopEntry): Problem[] {
   switch (kind) {
@@ -164,5 +188,7 @@ export function implausible({ kind, data }: ShopEntry): Problem[] {
       return portProblems(data);
     case 'stock':
       return [];
+    case 'reel':
+      return reelProblems(data);
   }
 }

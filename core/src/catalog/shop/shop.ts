@@ -63,5 +63,6 @@ export function withShop(catalog: Catalog, entries: readonly ShopEntry[]): Catal
     arresters: catalog.arresters,
     ports: overlaid(catalog.ports, of('port')),
     stock: overlaid(catalog.stock, of('stock')),
+    reels: overlaid(catalog.reels, of('reel')),
   };
 }

@@ -1,5 +1,5 @@
 import type { Highs } from 'highs';
-import type { MilpSolution, MilpSolver } from './kit.js';
+import type { MilpSolution, MilpSolver } from './milp.js';
 
 /**
  * HiGHS as the solver of kits and cutting plans; whoever calls has loaded it.

@@ -1,0 +1,278 @@
+import type { Reel } from '../../catalog/index.js';
+import type { MilpSolver } from '../../milp/index.js';
+import { greedyPlan } from './greedy.js';
+import { groupsOf, lotKey, spanMm, takenMm, type Counts, type PieceGroup } from './grouping.js';
+import { newWeight, programOf, type Goal, type Reached } from './program.js';
+import { SAW_M, soundSpans, type Span, type WantedPiece } from './stock.js';
+
+/** What a plan may do. */
+export interface PlanLimits {
+  /** A remnant shorter than this is scrap, m. */
+  usefulM: number;
+  /** Length of a reel to be bought, m. */
+  buyM: number;
+  /** Time for the whole plan, s. */
+  limitS: number;
+}
+
+/** One stretch of cable with what is cut from it, from its outer end, m. */
+export interface PlannedSpan {
+  span: Span;
+  /** Places along the reel, m. */
+  cuts: { piece: WantedPiece; fromM: number; toM: number }[];
+  remnantM: number;
+  isScrap: boolean;
+}
+
+/** How good one goal was met, and what no plan can beat, m. */
+export interface Met {
+  valueM: number;
+  boundM: number;
+  proved: boolean;
+}
+
+/** The plan of one cable. */
+export interface CablePlan {
+  cable: string;
+  spans: PlannedSpan[];
+  totalM: number;
+  /** Cut from reels nobody had begun, and from reels to be bought, m. */
+  fromReelsM: number;
+  toBuyM: number;
+  /** New cable (what is bought counted ten times), scrap, and the longest remnant of a used stretch. */
+  newCable: Met;
+  scrap: Met;
+  longest: Met;
+}
+
+export interface CuttingPlan {
+  cables: CablePlan[];
+  /** Pieces no cable on the shelf or to be bought can be cut for. */
+  impossible: { piece: WantedPiece; why: string }[];
+}
+
+export interface PlanProgress {
+  cable: string;
+  goal: Goal;
+  /** Cables done and all. */
+  done: number;
+  all: number;
+}
+
+/** Shares of the time for the three goals. */
+const SHARES: Record<Goal, number> = { new: 0.45, scrap: 0.35, remnant: 0.2 };
+
+/**
+ * From which reels and offcuts everything is cut: least new cable first, then least scrap, then the longest single remnant.
+ *
+ * Each goal is a mixed-integer program whose result limits the next; what is not proved in time is shown with its bound.
+ * @param solve a solver of mixed-integer programs, for example HiGHS
+ */
+export async function cuttingPlan(
+  wanted: readonly WantedPiece[],
+  reels: readonly Reel[],
+  limits: PlanLimits,
+  solve: MilpSolver,
+  onProgress: (progress: PlanProgress) => void = () => undefined,
+): Promise<CuttingPlan> {
+  const ids = [...new Set(wanted.map(({ cable }) => cable))];
+  const plan: CuttingPlan = { cables: [], impossible: [] };
+  for (const [done, cable] of ids.entries()) {
+    const shelf = reels.filter((reel) => reel.cable === cable).flatMap(soundSpans);
+    const { possible, impossible } = sorted(
+      wanted.filter((piece) => piece.cable === cable),
+      shelf,
+      limits,
+    );
+    plan.impossible.push(...impossible);
+    if (possible.length === 0) continue;
+    const tell = (goal: Goal): void => onProgress({ cable, goal, done, all: ids.length });
+    plan.cables.push(
+      await planOne(cable, possible, shelf, { ...limits, limitS: limits.limitS / ids.length }, solve, tell),
+    );
+  }
+  return plan;
+}
+
+/** What cannot be planned at all is told before the rest is planned. */
+function sorted(
+  pieces: readonly WantedPiece[],
+  shelf: readonly Span[],
+  { buyM }: PlanLimits,
+): { possible: WantedPiece[]; impossible: CuttingPlan['impossible'] } {
+  const impossible: CuttingPlan['impossible'] = [];
+  const refuse = (those: readonly WantedPiece[], why: string): void =>
+    void impossible.push(...those.map((piece) => ({ piece, why })));
+  const longest = Math.max(buyM, ...shelf.map(({ lengthM }) => lengthM));
+  let possible = pieces.filter((piece) => {
+    if (piece.lengthM + SAW_M <= longest) return true;
+    refuse([piece], `It is longer than any stretch on the shelf and than a reel of ${buyM} m.`);
+    return false;
+  });
+  for (const lot of new Set(possible.map((piece) => piece.lot))) {
+    if (lot === '') continue;
+    const mine = possible.filter((piece) => piece.lot === lot);
+    const ofLot = shelf.filter((span) => span.lot === lot);
+    if (greedyPlan(groupsOf(mine.map((piece) => ({ ...piece, set: '' }))), ofLot)) continue;
+    refuse(mine, `There is not enough of lot ${lot} on the shelf.`);
+    possible = possible.filter((piece) => piece.lot !== lot);
+  }
+  for (const set of new Set(possible.map((piece) => piece.set))) {
+    if (set === '') continue;
+    const mine = possible.filter((piece) => piece.set === set);
+    if (greedyPlan(groupsOf(mine), [...shelf, toBuy(buyM, 0)])) continue;
+    refuse(mine, `Set ${set} does not fit into one lot, nor into a reel of ${buyM} m.`);
+    possible = possible.filter((piece) => piece.set !== set);
+  }
+  return { possible, impossible };
+}
+
+const toBuy = (lengthM: number, k: number): Span => ({
+  reel: undefined,
+  name: `reel to buy ${k + 1}`,
+  lot: `bought ${k + 1}`,
+  source: 'to buy',
+  fromM: 0,
+  lengthM,
+});
+
+/** Stock with as many reels to be bought as a careful hand would need, and that hand’s plan. */
+function withPurchases(
+  groups: readonly PieceGroup[],
+  shelf: readonly Span[],
+  buyM: number,
+): { spans: Span[]; hand: Counts } {
+  const most = groups.reduce((sum, { pieces }) => sum + pieces.length, 0);
+  for (let reels = 0; reels <= most; reels++) {
+    const spans = [...shelf, ...Array.from({ length: reels }, (_, k) => toBuy(buyM, k))];
+    const hand = greedyPlan(groups, spans);
+    if (hand) return { spans, hand };
+  }
+  throw new Error('a piece that fits a new reel found no place');
+}
+
+async function planOne(
+  cable: string,
+  pieces: readonly WantedPiece[],
+  shelf: readonly Span[],
+  limits: PlanLimits,
+  solve: MilpSolver,
+  tell: (goal: Goal) => void,
+): Promise<CablePlan> {
+  const groups = groupsOf(pieces);
+  const { spans, hand } = withPurchases(groups, shelf, limits.buyM);
+  const usefulMm = Math.round(limits.usefulM * 1000);
+  let best = hand;
+  const reached: Reached = {};
+  const met = async (goal: Goal): Promise<Met> => {
+    tell(goal);
+    const value = (counts: Counts): number => valueMm(goal, groups, spans, counts, usefulMm);
+    const { text, countsOf } = programOf(groups, spans, usefulMm, goal, reached);
+    const solution = await solve(text, limits.limitS * SHARES[goal]);
+    const found = countsOf(solution.values);
+    const better =
+      isPlan(groups, spans, found) &&
+      keeps(groups, spans, found, usefulMm, reached) &&
+      value(found) <= value(best);
+    if (better) best = found;
+    const mm = value(best);
+    const bound = solution.proved ? mm : boundOf(goal, solution.bound, mm);
+    return { valueM: Math.abs(mm) / 1000, boundM: Math.abs(bound) / 1000, proved: solution.proved && better };
+  };
+  const newCable = await met('new');
+  reached.newMm = valueMm('new', groups, spans, best, usefulMm);
+  const scrap = await met('scrap');
+  reached.scrapMm = valueMm('scrap', groups, spans, best, usefulMm);
+  const longest = await met('remnant');
+  const planned = laidOut(groups, spans, best, limits.usefulM);
+  const cutM = (of: readonly PlannedSpan[]): number =>
+    of.reduce((sum, { cuts }) => sum + cuts.reduce((all, { fromM, toM }) => all + toM - fromM, 0), 0);
+  return {
+    cable,
+    spans: planned,
+    totalM: cutM(planned),
+    fromReelsM: cutM(planned.filter(({ span }) => span.source === 'reel')),
+    toBuyM: cutM(planned.filter(({ span }) => span.source === 'to buy')),
+    newCable,
+    scrap,
+    longest,
+  };
+}
+
+/** A bound in the goal’s own direction; a solver that found none says nothing. */
+function boundOf(goal: Goal, bound: number, mm: number): number {
+  if (!Number.isFinite(bound)) return goal === 'remnant' ? mm : 0;
+  return goal === 'remnant' ? Math.min(bound, mm) : Math.max(0, Math.min(bound, mm));
+}
+
+/** What a goal makes least, mm. */
+function valueMm(
+  goal: Goal,
+  groups: readonly PieceGroup[],
+  spans: readonly Span[],
+  counts: Counts,
+  usefulMm: number,
+): number {
+  const taken = takenMm(groups, counts, spans);
+  const sum = (of: (mm: number, b: number) => number): number =>
+    taken.reduce((total, mm, b) => total + (mm > 0 ? of(mm, b) : 0), 0);
+  const left = (mm: number, b: number): number => spanMm(spans[b]) - mm;
+  switch (goal) {
+    case 'new':
+      return sum((mm, b) => mm * newWeight[spans[b].source]);
+    case 'scrap':
+      return sum((mm, b) => (left(mm, b) < usefulMm ? left(mm, b) : 0));
+    case 'remnant':
+      return -Math.max(0, ...taken.map((mm, b) => (mm > 0 ? left(mm, b) : 0)));
+  }
+}
+
+/** Is every piece cut once, no span overdrawn, and every set of one lot? */
+function isPlan(groups: readonly PieceGroup[], spans: readonly Span[], counts: Counts): boolean {
+  const all = groups.every((group, t) => counts[t].reduce((sum, n) => sum + n, 0) === group.pieces.length);
+  const fits = takenMm(groups, counts, spans).every((mm, b) => mm <= spanMm(spans[b]));
+  const lots = new Map<string, string>();
+  const oneLot = groups.every(({ set }, t) =>
+    counts[t].every((n, b) => {
+      if (n === 0 || set === '') return true;
+      const lot = lotKey(spans[b], b);
+      if ((lots.get(set) ?? lot) !== lot) return false;
+      lots.set(set, lot);
+      return true;
+    }),
+  );
+  return all && fits && oneLot;
+}
+
+const keeps = (
+  groups: readonly PieceGroup[],
+  spans: readonly Span[],
+  counts: Counts,
+  usefulMm: number,
+  { newMm, scrapMm }: Reached,
+): boolean =>
+  (newMm === undefined || valueMm('new', groups, spans, counts, usefulMm) <= newMm + 1) &&
+  (scrapMm === undefined || valueMm('scrap', groups, spans, counts, usefulMm) <= scrapMm + 1);
+
+/** Pieces side by side on their spans, longest first. */
+function laidOut(
+  groups: readonly PieceGroup[],
+  spans: readonly Span[],
+  counts: Counts,
+  usefulM: number,
+): PlannedSpan[] {
+  const waiting = groups.map(({ pieces }) => [...pieces]);
+  return spans.flatMap((span, b) => {
+    let at = span.fromM;
+    const cuts = groups.flatMap((_, t) =>
+      waiting[t].splice(0, counts[t][b]).map((piece) => {
+        const fromM = at;
+        at += piece.lengthM + SAW_M;
+        return { piece, fromM, toM: fromM + piece.lengthM };
+      }),
+    );
+    if (cuts.length === 0) return [];
+    const remnantM = Math.max(0, span.fromM + span.lengthM - at);
+    return [{ span, cuts, remnantM, isScrap: remnantM < usefulM }];
+  });
+}

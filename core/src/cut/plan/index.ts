@@ -1,0 +1,11 @@
+export { bookPlan, type Booking } from './bookPlan.js';
+export {
+  cuttingPlan,
+  type CablePlan,
+  type CuttingPlan,
+  type Met,
+  type PlanLimits,
+  type PlanProgress,
+  type PlannedSpan,
+} from './cuttingPlan.js';
+export { SAW_M, soundSpans, type Source, type Span, type WantedPiece } from './stock.js';

@@ -1,0 +1,2 @@
+export { highsSolver } from './highsSolver.js';
+export type { MilpSolution, MilpSolver } from './milp.js';
