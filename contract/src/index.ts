@@ -2,6 +2,7 @@ export {
   AddLogEntry,
   AddReading,
   AddTrace,
+  BookCutting,
   CalibrateAnalyser,
   ConnectInstrument,
   CreateJob,

@@ -252,3 +252,38 @@ export class ReadPower {
   @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(1e6) @Max(3e9) frequencyHz!: number;
   @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0.1) @Max(1500) powerW!: number;
 }
+
+/** A piece that is cut, or whose cutting is taken back. */
+export class BookedPiece {
+  @IsUUID() id!: string;
+  @IsUUID() runId!: string;
+  @IsString() @Length(1, 40) pieceId!: string;
+  @IsString() @MaxLength(500) text!: string;
+}
+
+/** A reel as it was when the plan was made. */
+export class ReelVersion {
+  @IsString() @Length(1, 80) id!: string;
+  @IsInt() @Min(1) version!: number;
+}
+
+/** A cutting plan that was cut, or taken back: shelf and log change together or not at all. */
+export class BookCutting {
+  @IsIn(['cut', 'not cut']) kind!: 'cut' | 'not cut';
+  /** Reels which change or go, at the version they stand at; a new one has none. */
+  @IsArray()
+  @ArrayMaxSize(500)
+  @ValidateNested({ each: true })
+  @Type(() => ReelVersion)
+  standing!: ReelVersion[];
+  /** Reels as they are afterwards; core checks them. */
+  @IsArray() @ArrayMaxSize(1000) @IsObject({ each: true }) put!: object[];
+  @IsArray() @ArrayMaxSize(500) @IsString({ each: true }) remove!: string[];
+  @IsArray()
+  @ArrayMaxSize(1000)
+  @ValidateNested({ each: true })
+  @Type(() => BookedPiece)
+  pieces!: BookedPiece[];
+  @IsString() @MaxLength(60) by!: string;
+  @IsISO8601({ strict: true }) at!: string;
+}

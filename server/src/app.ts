@@ -11,6 +11,8 @@ import type { Config } from './config.js';
 import { openDatabase, type OpenDatabase } from './database/database.js';
 import { DatabaseModule } from './database/database.module.js';
 import { seedDemo } from './demo/seedDemo.js';
+import { CuttingController } from './cutting/cutting.controller.js';
+import { CuttingService } from './cutting/cutting.service.js';
 import { EndsController } from './ends/ends.controller.js';
 import { EndsService } from './ends/ends.service.js';
 import { ProblemFilter } from './errors/problem.filter.js';
@@ -43,6 +45,7 @@ class AppModule {
       imports: [DatabaseModule.with(database)],
       controllers: [
         BenchController,
+        CuttingController,
         EndsController,
         HealthController,
         InstrumentsController,
@@ -54,6 +57,7 @@ class AppModule {
         TracesController,
       ],
       providers: [
+        CuttingService,
         EndsService,
         InstrumentsService,
         JobFileService,

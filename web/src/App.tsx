@@ -31,6 +31,7 @@ const CablesScreen = screen(() => import('./screens/cables/CablesScreen.js'), 'C
 const MakeScreen = screen(() => import('./screens/make/MakeScreen.js'), 'MakeScreen');
 const CardScreen = screen(() => import('./screens/card/CardScreen.js'), 'CardScreen');
 const BatchScreen = screen(() => import('./screens/batch/BatchScreen.js'), 'BatchScreen');
+const ReelsScreen = screen(() => import('./screens/reels/ReelsScreen.js'), 'ReelsScreen');
 const RepairScreen = screen(() => import('./screens/repair/RepairScreen.js'), 'RepairScreen');
 const PracticeScreen = screen(() => import('./screens/practice/PracticeScreen.js'), 'PracticeScreen');
 const EndsScreen = screen(() => import('./screens/ends/EndsScreen.js'), 'EndsScreen');
@@ -75,6 +76,7 @@ export function App(): ReactNode {
             <Route path="/" element={<Board />} />
             <Route path="/jobs/:jobId/new" element={<NewRunScreen />} />
             <Route path="/jobs/:jobId/practice" element={<PracticeScreen />} />
+            <Route path="/jobs/:jobId/reels" element={<ReelsScreen />} />
             <Route path="/ends" element={<EndsScreen />} />
             <Route path="/instruments" element={<InstrumentsScreen />} />
             <Route path="/calibrate" element={<CalibrateScreen />} />

@@ -113,6 +113,8 @@ export class Assembly extends Piece {
   @IsOptional() @ValidateNested() @Type(() => Target) target?: Target;
   /** Production batch of its cable, as the crew calls it: a lot has a velocity factor of its own. */
   @IsOptional() @IsString() @MaxLength(40) lot?: string;
+  /** Set it belongs to: pieces of one set are cut from one lot and compared. */
+  @IsOptional() @IsString() @MaxLength(40) set?: string;
 }
 
 export class AdapterPiece extends Piece {

@@ -23,6 +23,7 @@ export const logKinds = [
   'deviation',
   'damaged',
   'cut',
+  'not cut',
   'trimmed',
   'power step',
   'routed',
@@ -78,6 +79,14 @@ export function endMade(facts: Facts, endId: string): boolean {
     .filter(({ kind, about }) => about === endId && endKinds.includes(kind))
     .reduce<LogEntry | undefined>((newest, one) => (newest && newest.at > one.at ? newest : one), undefined);
   return last?.kind === 'end made';
+}
+
+/** Is this piece cut? A booking that was taken back is none. */
+export function isCut(facts: Facts, pieceId: string): boolean {
+  const last = facts.log
+    .filter(({ kind, about }) => about === pieceId && (kind === 'cut' || kind === 'not cut'))
+    .reduce<LogEntry | undefined>((newest, one) => (newest && newest.at > one.at ? newest : one), undefined);
+  return last?.kind === 'cut';
 }
 
 export const logged = (facts: Facts, kind: LogKind, about: string): boolean =>

@@ -55,4 +55,5 @@ export {
 export { withFaults, type LineFault } from './lineFaults.js';
 export { PowerRecord } from './powerRecord.js';
 export { TrimRecord } from './trimRecord.js';
+export { piecesToCut, type PieceToCut, type RunOfJob } from './wantedPieces.js';
 export { lotOf, trimGoalOf, trimReadings } from './trimming.js';

@@ -4,7 +4,7 @@ import { stripGauge } from '../make/index.js';
 import { expectations, judge } from '../prove/index.js';
 import { isExposed, zoneAt, type ZoneSpan } from '../route/index.js';
 import type { Assembly } from './design.js';
-import { endMade, latestReading, logged, readingValue, type Facts } from './facts.js';
+import { endMade, isCut, latestReading, logged, readingValue, type Facts } from './facts.js';
 import { jointProfile, jointWrap } from './jointWrap.js';
 import type { Layout } from './layout.js';
 import type { Practice } from './practice.js';
@@ -70,7 +70,7 @@ export function cutSheets(
       pieceId: piece.id,
       name: piece.label,
       cable,
-      done: bothMade || logged(facts, 'cut', piece.id),
+      done: bothMade || isCut(facts, piece.id),
     };
   });
 }

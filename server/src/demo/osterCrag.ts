@@ -41,6 +41,7 @@ const phasingLeg: Design = {
       a: { part: 'n-plug-gland-10mm' },
       b: { part: 'n-plug-gland-10mm' },
       lot: LOT,
+      set: 'phasing pair',
       target: { frequencyHz: 151.6e6, degrees: 450 },
     },
   ],

@@ -1,4 +1,4 @@
-import { catalog, entry, type Port, type ShopEntry } from '@kobran/core';
+import { catalog, entry, type Port, type Reel, type ShopEntry } from '@kobran/core';
 
 /** What the crew owns: ports, adapters on the shelf, and what the shipped catalogue does not know. */
 
@@ -36,7 +36,30 @@ const stock = (id: string, count: number, matings: number): ShopEntry => ({
 
 const { train: _, referencePlane: __, ...nPlug } = entry(catalog.parts, 'n-plug-crimp-10mm');
 
+const reel = (
+  id: string,
+  name: string,
+  cable: string,
+  lot: string,
+  lengthM: number,
+  more: Partial<Reel> = {},
+): ShopEntry => ({
+  kind: 'reel',
+  data: { id, name, cable, lot, lengthM, isNew: false, damaged: [], ...more },
+});
+
 export const shopShelf: ShopEntry[] = [
+  reel('drum-7', 'Drum 7', 'rg213', 'Drum 7', 31.4),
+  reel('offcut-hook-2', 'Coil on hook 2', 'rg213', 'Drum 5', 3.9),
+  reel('offcut-hook-3', 'Coil on hook 3', 'rg213', 'Drum 5', 14.2, {
+    damaged: [{ fromM: 5.1, toM: 5.4 }],
+  }),
+  reel('drum-8', 'Drum 8', 'rg213', 'Drum 8', 100, { isNew: true }),
+  reel('c400-coil', 'Coil of 400 class', 'c400', '', 27.5),
+  reel('c400-drum', 'Drum of 400 class', 'c400', '2026-18', 100, { isNew: true }),
+  reel('rg58-box', 'Box of RG-58', 'rg58', '', 42),
+  reel('rg58-tail', 'Tail of RG-58', 'rg58', '', 2.4),
+  reel('rg6-box', 'Box of RG-6', 'rg6', '', 60, { isNew: true }),
   port('handheld-1', 'Handheld 1', 'radio', 'sma-jack', VHF, { handheld: true, matings: 212 }),
   port('handheld-2', 'Handheld 2', 'radio', 'sma-plug', VHF, { handheld: true, matings: 96 }),
   port('handheld-3', 'Handheld 3', 'radio', 'bnc-jack', VHF, { handheld: true, matings: 340 }),

@@ -67,6 +67,11 @@ export class ShopService {
     return this.merged;
   }
 
+  /** The entries were changed by another service: they are read again when asked for. */
+  changed(): void {
+    this.merged = undefined;
+  }
+
   /** Reads entries of a request, or refuses them all with every problem. */
   checked(entries: readonly ShopFileEntry[], where: string): ShopEntry[] {
     const problems: Problem[] = [];

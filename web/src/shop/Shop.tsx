@@ -1,4 +1,4 @@
-import type { PutShopEntry, ShopDocument, StoredShopEntry } from '@kobran/contract';
+import type { BookCutting, PutShopEntry, ShopDocument, StoredShopEntry } from '@kobran/contract';
 import { catalog as shipped, withShop, type Catalog, type ShopEntry, type ShopKind } from '@kobran/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useEffect, useMemo, type ReactNode } from 'react';
@@ -16,6 +16,8 @@ export interface Shop {
   put: (entry: ShopEntry) => Promise<boolean>;
   remove: (entry: ShopEntry) => Promise<boolean>;
   bringIn: (entries: readonly ShopEntry[]) => Promise<boolean>;
+  /** Cable leaves the shelf, or comes back: with what is logged of it. */
+  book: (booking: BookCutting) => Promise<boolean>;
 }
 
 const Context = createContext<Shop | undefined>(undefined);
@@ -68,6 +70,7 @@ export function ShopProvider({ children }: { children: ReactNode }): ReactNode {
           } satisfies PutShopEntry),
         ),
       remove: ({ kind, data: { id } }) => done(ask('DELETE', `/api/shop/${kind}/${id}`)),
+      book: (booking) => done(ask('POST', '/api/cuttings', booking)),
       bringIn: (entries) => done(ask<ShopDocument>('POST', '/api/shop/import', { entries })),
     };
   }, [data, queries]);

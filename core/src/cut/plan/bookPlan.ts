@@ -12,10 +12,8 @@ export interface Booking {
 
 /**
  * The shelf after a plan: what is left of each used reel that is still useful. The longest stretch keeps the reel’s name.
- *
- * @param usefulM shorter remnants are thrown away, m
  */
-export function bookPlan(plan: CuttingPlan, reels: readonly Reel[], usefulM: number): Booking {
+export function bookPlan(plan: CuttingPlan, reels: readonly Reel[]): Booking {
   const booking: Booking = { put: [], remove: [] };
   const planned = plan.cables.flatMap(({ spans }) => spans);
   const taken = new Set(reels.map(({ id }) => id));
@@ -24,7 +22,7 @@ export function bookPlan(plan: CuttingPlan, reels: readonly Reel[], usefulM: num
     if (cut.length === 0) continue;
     const left = soundSpans(reel)
       .map((span) => cut.find((one) => one.span.fromM === span.fromM)?.remnantM ?? span.lengthM)
-      .filter((lengthM) => lengthM >= usefulM)
+      .filter((lengthM) => lengthM >= plan.usefulM)
       .sort((x, y) => y - x);
     if (left.length === 0) booking.remove.push(reel.id);
     for (const [k, lengthM] of left.entries())

@@ -225,7 +225,7 @@ describe('booking', () => {
     const hurt = reel('hurt', 12, { damaged: [{ fromM: 5, toM: 5.4 }], isNew: true });
     const [used, kept] = [reel('used', 2.2), reel('kept', 3)];
     const made = await plan([piece('a', 4), piece('b', 2)], [hurt, used, kept], { usefulM: 0.4 });
-    const { put, remove } = bookPlan(made, [hurt, used, kept], 0.4);
+    const { put, remove } = bookPlan(made, [hurt, used, kept]);
     const before = [hurt, used, kept].reduce((sum, { lengthM }) => sum + lengthM, 0);
     const standing = [hurt, used, kept].filter(
       ({ id }) => !remove.includes(id) && put.every((one) => one.id !== id),
@@ -237,5 +237,8 @@ describe('booking', () => {
   });
 
   it('nothing that was not cut changes', () =>
-    expect(bookPlan({ cables: [], impossible: [] }, [reel('x', 4)], 0.5)).toEqual({ put: [], remove: [] }));
+    expect(bookPlan({ usefulM: 0.5, cables: [], impossible: [] }, [reel('x', 4)])).toEqual({
+      put: [],
+      remove: [],
+    }));
 });

@@ -46,6 +46,8 @@ export interface CablePlan {
 }
 
 export interface CuttingPlan {
+  /** A shorter remnant is scrap, m. */
+  usefulM: number;
   cables: CablePlan[];
   /** Pieces no cable on the shelf or to be bought can be cut for. */
   impossible: { piece: WantedPiece; why: string }[];
@@ -76,7 +78,7 @@ export async function cuttingPlan(
   onProgress: (progress: PlanProgress) => void = () => undefined,
 ): Promise<CuttingPlan> {
   const ids = [...new Set(wanted.map(({ cable }) => cable))];
-  const plan: CuttingPlan = { cables: [], impossible: [] };
+  const plan: CuttingPlan = { usefulM: limits.usefulM, cables: [], impossible: [] };
   for (const [done, cable] of ids.entries()) {
     const shelf = reels.filter((reel) => reel.cable === cable).flatMap(soundSpans);
     const { possible, impossible } = sorted(

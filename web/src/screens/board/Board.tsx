@@ -82,6 +82,9 @@ function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
         >
           Delete job
         </button>
+        <Link className="button" to={`/jobs/${job.id}/reels`}>
+          Reels<span className="sr-only"> and cutting plan of {job.name}</span>
+        </Link>
         <Link className="button" to={`/jobs/${job.id}/practice`}>
           Practice<span className="sr-only"> of {job.name}</span>
         </Link>

@@ -44,6 +44,7 @@ export function Drawing({ entry }: { entry: ShopEntry }): ReactNode {
         </div>
       );
     case 'stock':
+    case 'reel':
       return null;
   }
 }

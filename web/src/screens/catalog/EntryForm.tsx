@@ -29,7 +29,7 @@ export function EntryForm({
   const [tried, setTried] = useState(false);
   const [busy, setBusy] = useState(false);
   const { kind } = entry;
-  if (kind === 'stock' || !isOwnKind(kind)) return null;
+  if (kind === 'stock' || kind === 'reel' || !isOwnKind(kind)) return null;
   const checked = check(kind, draft, isNew ? undefined : entry.data.id);
   const taken = isNew && own.some((one) => one.kind === kind && one.data.id === checked.id);
   const keep = async (): Promise<void> => {

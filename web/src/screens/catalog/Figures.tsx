@@ -111,6 +111,7 @@ export function Figures({ entry }: { entry: ShopEntry }): ReactNode {
       );
     }
     case 'stock':
+    case 'reel':
       return null;
   }
 }

@@ -4,7 +4,7 @@ export const kinds = ['face', 'cable', 'part', 'adapter', 'arrester', 'port'] as
 export type Kind = (typeof kinds)[number];
 
 /** Kinds a shop adds to. */
-export type OwnKind = Exclude<ShopKind, 'stock'>;
+export type OwnKind = Exclude<ShopKind, 'stock' | 'reel'>;
 
 export const isOwnKind = (kind: Kind): kind is OwnKind => kind !== 'face' && kind !== 'arrester';
 

@@ -7,6 +7,7 @@ import {
   type Sheet,
 } from '@kobran/core';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { useWidth } from '../../ruler/useWidth.js';
 import { useOpenRun } from '../../runs/RunContext.js';
@@ -24,7 +25,7 @@ type Cut = Sheet['cuts'][number];
 
 /** What to take off the reel for each piece, and whether its length matters. */
 export function CutScreen(): ReactNode {
-  const { sheet } = useOpenRun();
+  const { sheet, jobId } = useOpenRun();
   const { units } = usePreferences();
   const open = sheet.cuts.filter(({ done }) => !done);
   const [next] = open;
@@ -42,6 +43,11 @@ export function CutScreen(): ReactNode {
           <Piece key={cut.pieceId} cut={cut} />
         ))}
       </ul>
+      <p className="mt-4">
+        <Link className="button" to={`/jobs/${jobId}/reels`}>
+          Cut all pieces of the job from reels and offcuts
+        </Link>
+      </p>
       <PracticeOfCutting />
     </StagePage>
   );

@@ -95,7 +95,7 @@ export function KitScreen(): ReactNode {
                   <button
                     className="button button-copper min-h-11"
                     disabled={pairings.length === 0}
-                    onClick={() => start(pairings, own, { most, allForms })}
+                    onClick={() => start({ pairings, own, limits: { most, allForms } })}
                   >
                     Find the smallest kit
                   </button>

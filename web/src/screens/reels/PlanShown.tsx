@@ -1,0 +1,196 @@
+import type { BookCutting, JobDocument } from '@kobran/contract';
+import {
+  bookPlan,
+  formatLength,
+  type CablePlan,
+  type CuttingPlan,
+  type Met,
+  type PieceToCut,
+  type PlannedSpan,
+} from '@kobran/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { Printer } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
+import { toast } from 'sonner';
+import { usePreferences } from '../../preferences/Preferences.js';
+import { useShop } from '../../shop/Shop.js';
+import { ReelDrawing } from './ReelDrawing.js';
+
+/** The plan as reels with their cuts, how good it is, and booking it. */
+export function PlanShown({
+  job,
+  plan,
+  onBooked,
+}: {
+  job: JobDocument;
+  plan: CuttingPlan;
+  onBooked: () => void;
+}): ReactNode {
+  const { catalog } = useShop();
+  const [busy, book] = useBooking(plan, onBooked);
+  const buys = plan.cables.some(({ toBuyM }) => toBuyM > 0);
+  const longest = Math.max(
+    ...plan.cables.flatMap(({ spans }) => spans.map(({ span }) => span.reel?.lengthM ?? span.lengthM)),
+  );
+  return (
+    <section className="mt-6" aria-labelledby="plan">
+      <div className="flex flex-wrap items-baseline gap-3">
+        <h2 id="plan" className="flex-1 text-lg font-bold">
+          Cut list, {job.name}
+        </h2>
+        <span className="flex gap-2 print:hidden">
+          <button className="button" onClick={() => window.print()}>
+            <Printer size={16} aria-hidden /> Print
+          </button>
+          <button
+            className="button button-copper"
+            disabled={busy || buys || plan.cables.length === 0}
+            onClick={book}
+          >
+            It is cut: take it off the shelf
+          </button>
+        </span>
+      </div>
+      {buys && (
+        <p className="mt-1 text-caution print:hidden">
+          <strong>Caution:</strong> some of it is still to be bought. Put the new reel on the shelf, then plan
+          again.
+        </p>
+      )}
+      {plan.impossible.length > 0 && (
+        <ul role="alert" className="mt-2">
+          {plan.impossible.map(({ piece, why }) => (
+            <li key={piece.id} className="text-stop">
+              <strong>{piece.name} is not planned.</strong> {why}
+            </li>
+          ))}
+        </ul>
+      )}
+      {plan.cables.map((one) => (
+        <div key={one.cable} className="mt-4">
+          <h3 className="font-bold">{catalog.cables.get(one.cable)?.name ?? one.cable}</h3>
+          <Quality plan={one} />
+          <ul className="mt-2 space-y-3">
+            {one.spans.map((planned, k) => (
+              <li key={k} className="break-inside-avoid">
+                <Planned planned={planned} longestM={longest} />
+              </li>
+            ))}
+          </ul>
+        </div>
+      ))}
+    </section>
+  );
+}
+
+/** What each goal came to, proved or with what no plan can beat. */
+function Quality({ plan }: { plan: CablePlan }): ReactNode {
+  const { units } = usePreferences();
+  const metres = (value: number): string => formatLength(value, { system: units, digits: 2 });
+  const proof = ({ proved, boundM, valueM }: Met): string =>
+    proved ? 'proved' : `no plan reaches ${boundM === valueM ? 'better' : metres(boundM)}`;
+  return (
+    <p className="text-muted">
+      New cable {metres(plan.fromReelsM + plan.toBuyM)} ({proof(plan.newCable)}); scrap{' '}
+      {metres(plan.scrap.valueM)} ({proof(plan.scrap)}); longest remnant {metres(plan.longest.valueM)} (
+      {proof(plan.longest)}).
+    </p>
+  );
+}
+
+function Planned({ planned, longestM }: { planned: PlannedSpan; longestM: number }): ReactNode {
+  const { units } = usePreferences();
+  const { span, cuts, remnantM, isScrap } = planned;
+  const metres = (value: number): string => formatLength(value, { system: units, digits: 3 });
+  return (
+    <>
+      <h4>
+        <strong>{span.name}</strong>{' '}
+        <span className="text-muted">
+          {span.lot !== '' && span.source !== 'to buy' && `lot ${span.lot}, `}
+          {span.source === 'reel' ? 'a new reel, ' : ''}
+          {span.fromM > 0 && `from ${metres(span.fromM)}, `}
+          {metres(span.lengthM)}
+        </span>
+      </h4>
+      <ReelDrawing planned={planned} longestM={longestM} />
+      <ol className="flex flex-wrap gap-x-5 text-sm">
+        {cuts.map(({ piece, toM }, k) => (
+          <li key={piece.id}>
+            <span className="figures">{k + 1}.</span> {piece.name}{' '}
+            <strong className="figures">{metres(piece.lengthM)}</strong>{' '}
+            <span className="text-muted">
+              (mark at <span className="figures">{metres(toM)}</span>)
+            </span>
+          </li>
+        ))}
+        <li className={isScrap ? 'text-caution' : 'text-muted'}>
+          {metres(remnantM)} {isScrap ? 'is scrap' : 'goes back on the shelf'}
+        </li>
+      </ol>
+    </>
+  );
+}
+
+/** Books the plan: shelf and log change together, and can be taken back together. */
+function useBooking(plan: CuttingPlan, onBooked: () => void): [boolean, () => void] {
+  const { catalog, own, book } = useShop();
+  const { name } = usePreferences();
+  const queries = useQueryClient();
+  const [busy, setBusy] = useState(false);
+  const reels = [...catalog.reels.values()];
+  const versionOf = (id: string): number =>
+    own.find(({ kind, data }) => kind === 'reel' && data.id === id)?.version ?? 0;
+  const send = async (booking: Omit<BookCutting, 'by' | 'at'>): Promise<boolean> => {
+    setBusy(true);
+    const done = await book({ ...booking, by: name.trim(), at: new Date().toISOString() });
+    await queries.invalidateQueries();
+    setBusy(false);
+    return done;
+  };
+  const run = async (): Promise<void> => {
+    const { put, remove } = bookPlan(plan, reels);
+    const touched = reels.filter(({ id }) => remove.includes(id) || put.some((one) => one.id === id));
+    const cuts = plan.cables.flatMap(({ spans }) =>
+      spans.flatMap(({ span, cuts: mine }) => mine.map((cut) => ({ ...cut, span }))),
+    );
+    const pieces = (text: (from: string, lengthM: number) => string): BookCutting['pieces'] =>
+      cuts.map(({ piece, span }) => {
+        const { runId, pieceId } = piece as PieceToCut;
+        const from = span.lot === '' ? span.name : `${span.name}, lot ${span.lot}`;
+        return { id: crypto.randomUUID(), runId, pieceId, text: text(from, piece.lengthM) };
+      });
+    const booked = await send({
+      kind: 'cut',
+      standing: touched.map(({ id }) => ({ id, version: versionOf(id) })),
+      put,
+      remove,
+      pieces: pieces(
+        (from, lengthM) => `cut to ${formatLength(lengthM, { system: 'metric', digits: 3 })} from ${from}`,
+      ),
+    });
+    if (!booked) return;
+    onBooked();
+    const added = put.filter(({ id }) => touched.every((one) => one.id !== id)).map(({ id }) => id);
+    toast(`${cuts.length} pieces are cut, the shelf is up to date.`, {
+      duration: 20_000,
+      action: {
+        label: 'Take it back',
+        onClick: () =>
+          void send({
+            kind: 'not cut',
+            standing: [
+              ...touched.flatMap(({ id }) =>
+                remove.includes(id) ? [] : [{ id, version: versionOf(id) + 1 }],
+              ),
+              ...added.map((id) => ({ id, version: 1 })),
+            ],
+            put: touched,
+            remove: added,
+            pieces: pieces((from) => `not cut after all; the cable is back on ${from}`),
+          }),
+      },
+    });
+  };
+  return [busy, () => void run()];
+}

@@ -1,0 +1,86 @@
+import { formatLength, parseLength, type PieceToCut } from '@kobran/core';
+import { useState, type ReactNode } from 'react';
+import type { PlanNews } from '../../cuttingPlan/plan.worker.js';
+import type { useCuttingPlan } from '../../cuttingPlan/useCuttingPlan.js';
+import { usePreferences } from '../../preferences/Preferences.js';
+import { useShop } from '../../shop/Shop.js';
+import { LengthField } from '../../shell/LengthField.js';
+import { QuantityField } from '../../shell/QuantityField.js';
+
+/** A remnant of this length still makes a jumper, m; length of a reel in the trade, m. Common practice, no source. */
+const USEFUL_M = 0.5;
+const REEL_M = 100;
+/** Time for the proof, s. */
+const LIMIT_S = 9;
+
+/** What the plan may do, its start, its progress and its end. */
+export function PlanWork({
+  wanted,
+  solver,
+}: {
+  wanted: readonly PieceToCut[];
+  solver: ReturnType<typeof useCuttingPlan>;
+}): ReactNode {
+  const { catalog } = useShop();
+  const { units } = usePreferences();
+  const [usefulM, setUseful] = useState(USEFUL_M);
+  const [buyM, setBuy] = useState(REEL_M);
+  const { state } = solver;
+  return (
+    <div className="mt-4 print:hidden">
+      <div className="flex flex-wrap items-end gap-3">
+        <div className="w-44">
+          <LengthField label="Shorter is scrap" valueM={usefulM} onChange={setUseful} />
+        </div>
+        <div className="w-44">
+          <QuantityField
+            label="A new reel holds"
+            value={buyM}
+            format={(metres) => formatLength(metres, { system: units, digits: 1 })}
+            parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' })}
+            onChange={setBuy}
+          />
+        </div>
+        {state.kind === 'working' ? (
+          <button className="button min-h-9" onClick={solver.cancel}>
+            Stop
+          </button>
+        ) : (
+          <button
+            className="button button-copper min-h-9"
+            disabled={wanted.length === 0}
+            onClick={() =>
+              solver.start({
+                wanted,
+                reels: [...catalog.reels.values()],
+                limits: { usefulM, buyM, limitS: LIMIT_S },
+              })
+            }
+          >
+            Plan the cuts
+          </button>
+        )}
+      </div>
+      {state.kind === 'working' && (
+        <p role="status" className="mt-2 text-muted">
+          {state.news ? sayNews(state.news) : 'Starting…'}
+        </p>
+      )}
+      {state.kind === 'failed' && (
+        <p role="alert" className="mt-2 text-stop">
+          The plan could not be worked out: {state.why}. Nothing was changed; try again.
+        </p>
+      )}
+    </div>
+  );
+}
+
+const goals = { new: 'least new cable', scrap: 'least scrap', remnant: 'the longest remnant' };
+
+function sayNews(news: PlanNews): string {
+  if (news.goal === 'proving') {
+    if (!Number.isFinite(news.found)) return 'Looking for a plan…';
+    return `Found ${(Math.abs(news.found) / 1000).toFixed(2)} m; none is better than ${(Math.abs(news.bound) / 1000).toFixed(2)} m`;
+  }
+  return `Cable ${news.done + 1} of ${news.all}: ${goals[news.goal]}`;
+}
