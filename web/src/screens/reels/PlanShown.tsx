@@ -30,7 +30,9 @@ export function PlanShown({
   const [busy, book] = useBooking(plan, onBooked);
   const buys = plan.cables.some(({ toBuyM }) => toBuyM > 0);
   const longest = Math.max(
-    ...plan.cables.flatMap(({ spans }) => spans.map(({ span }) => span.reel?.lengthM ?? span.lengthM)),
+    ...plan.cables.flatMap(({ spans }) =>
+      spans.map((planned) => planned.span.reel?.lengthM ?? boughtM(planned)),
+    ),
   );
   return (
     <section className="mt-6" aria-labelledby="plan">
@@ -44,7 +46,7 @@ export function PlanShown({
           </button>
           <button
             className="button button-copper"
-            disabled={busy || buys || plan.cables.length === 0}
+            disabled={busy || plan.cables.every(({ spans }) => spans.every(({ span }) => !span.reel))}
             onClick={book}
           >
             It is cut: take it off the shelf
@@ -53,8 +55,8 @@ export function PlanShown({
       </div>
       {buys && (
         <p className="mt-1 text-caution print:hidden">
-          <strong>Caution:</strong> some of it is still to be bought. Put the new reel on the shelf, then plan
-          again.
+          <strong>Caution:</strong> some of it is still to be bought and stays open: put the new reel on the
+          shelf, then plan again.
         </p>
       )}
       {plan.impossible.length > 0 && (
@@ -98,6 +100,11 @@ function Quality({ plan }: { plan: CablePlan }): ReactNode {
   );
 }
 
+/** The plan is made of pieces that know their run. */
+type PlannedCut = PlannedSpan['cuts'][number] & { piece: PieceToCut };
+
+const boughtM = ({ span, remnantM }: PlannedSpan): number => span.lengthM - remnantM;
+
 function Planned({ planned, longestM }: { planned: PlannedSpan; longestM: number }): ReactNode {
   const { units } = usePreferences();
   const { span, cuts, remnantM, isScrap } = planned;
@@ -110,23 +117,25 @@ function Planned({ planned, longestM }: { planned: PlannedSpan; longestM: number
           {span.lot !== '' && span.source !== 'to buy' && `lot ${span.lot}, `}
           {span.source === 'reel' ? 'a new reel, ' : ''}
           {span.fromM > 0 && `from ${metres(span.fromM)}, `}
-          {metres(span.lengthM)}
+          {span.reel ? metres(span.lengthM) : `buy at least ${metres(boughtM(planned))}`}
         </span>
       </h4>
       <ReelDrawing planned={planned} longestM={longestM} />
       <ol className="flex flex-wrap gap-x-5 text-sm">
-        {cuts.map(({ piece, toM }, k) => (
+        {(cuts as PlannedCut[]).map(({ piece, toM }, k) => (
           <li key={piece.id}>
-            <span className="figures">{k + 1}.</span> {piece.name}{' '}
+            <span className="figures">{k + 1}.</span> {piece.name}, {piece.runName}{' '}
             <strong className="figures">{metres(piece.lengthM)}</strong>{' '}
             <span className="text-muted">
               (mark at <span className="figures">{metres(toM)}</span>)
             </span>
           </li>
         ))}
-        <li className={isScrap ? 'text-caution' : 'text-muted'}>
-          {metres(remnantM)} {isScrap ? 'is scrap' : 'goes back on the shelf'}
-        </li>
+        {span.reel && (
+          <li className={isScrap ? 'text-caution' : 'text-muted'}>
+            {metres(remnantM)} {isScrap ? 'is scrap' : 'goes back on the shelf'}
+          </li>
+        )}
       </ol>
     </>
   );
@@ -152,7 +161,7 @@ function useBooking(plan: CuttingPlan, onBooked: () => void): [boolean, () => vo
     const { put, remove } = bookPlan(plan, reels);
     const touched = reels.filter(({ id }) => remove.includes(id) || put.some((one) => one.id === id));
     const cuts = plan.cables.flatMap(({ spans }) =>
-      spans.flatMap(({ span, cuts: mine }) => mine.map((cut) => ({ ...cut, span }))),
+      spans.flatMap(({ span, cuts: mine }) => (span.reel ? mine.map((cut) => ({ ...cut, span })) : [])),
     );
     const pieces = (text: (from: string, lengthM: number) => string): BookCutting['pieces'] =>
       cuts.map(({ piece, span }) => {

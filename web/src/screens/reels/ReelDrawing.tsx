@@ -11,11 +11,13 @@ export function ReelDrawing({ planned, longestM }: { planned: PlannedSpan; longe
   const { units } = usePreferences();
   const [ref, width] = useWidth<HTMLDivElement>();
   const { span, cuts, remnantM, isScrap } = planned;
-  const allM = span.reel?.lengthM ?? span.lengthM;
+  // Of a reel to be bought only what is taken matters.
+  const allM = span.reel?.lengthM ?? span.lengthM - remnantM;
   const x = (metres: number): number => (metres / longestM) * (width - 2) + 1;
   const y = TALL - CABLE - 6;
   const said = (metres: number): string => formatLength(metres, { system: units, digits: 2 });
   const end = span.fromM + span.lengthM;
+  const leftM = span.reel ? remnantM : 0;
   return (
     <div ref={ref}>
       {width > 0 && (
@@ -50,9 +52,9 @@ export function ReelDrawing({ planned, longestM }: { planned: PlannedSpan; longe
             );
           })}
           <rect
-            x={x(end - remnantM)}
+            x={x(end - leftM)}
             y={y}
-            width={Math.max(0, x(end) - x(end - remnantM))}
+            width={Math.max(0, x(end) - x(end - leftM))}
             height={CABLE}
             fill={isScrap ? 'var(--rule)' : 'var(--braid)'}
             stroke="var(--edge)"
