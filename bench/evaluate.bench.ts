@@ -83,6 +83,9 @@ function chain(element: Element, hz: number): Matrix {
     case 'series resistance':
     case 'shunt resistance':
     case 'shunt stub':
+    case 'series branch':
+    case 'shunt branch':
+    case 'ideal transformer':
       throw new Error(`the benchmark has no ${element.kind}`);
   }
 }

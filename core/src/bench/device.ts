@@ -1,13 +1,14 @@
 import { entry, faceOf } from '../catalog/index.js';
 import { cutEndBehindPlaneM } from '../cut/index.js';
 import {
-  reflectionFromSwr,
   scattering,
   SPEED_OF_LIGHT,
+  type Complex,
+  type Complexes,
   type PlacedElement,
   type Scattering,
 } from '../line/index.js';
-import { placedElements, withFaults, type Assembly, type LineFault } from '../run/index.js';
+import { closedBy, placedElements, withFaults, type Assembly, type LineFault } from '../run/index.js';
 import type { ReadBench } from './bench.js';
 import { hiddenFault, type HiddenFault } from './hiddenFault.js';
 import { builtRun } from './truth.js';
@@ -16,8 +17,8 @@ import { builtRun } from './truth.js';
 export interface Device {
   elements: readonly PlacedElement[];
   fault: HiddenFault;
-  /** Reflection of what is on its far end, real. */
-  farReflection: number;
+  /** Reflection of what is on its far end. */
+  closed: (frequencyHz: Float64Array) => Complexes;
   /** From pin to shell at its near end, direct current, ohm; infinite when nothing joins them. */
   dcOhm: number;
 }
@@ -41,7 +42,7 @@ export function deviceOn(bench: ReadBench): Device {
   return {
     elements: withFaults(sound, faults),
     fault,
-    farReflection: farReflection(bench),
+    closed: (frequencyHz) => each(closedBy(bench.far, bench.design, frequencyHz), frequencyHz.length),
     dcOhm: directCurrentOhm(bench, sound, faults),
   };
 
@@ -72,8 +73,13 @@ export function deviceOn(bench: ReadBench): Device {
   }
 }
 
-const farReflection = ({ far, design }: ReadBench): number =>
-  ({ open: 1, short: -1, load: 0, antenna: reflectionFromSwr(design.antenna.swr) })[far];
+const each = (closed: Complex | Complexes, count: number): Complexes =>
+  typeof closed.re === 'number'
+    ? {
+        re: new Float64Array(count).fill(closed.re),
+        im: new Float64Array(count).fill((closed as Complex).im),
+      }
+    : (closed as Complexes);
 
 /** One-way delay of the device, s: where an echo of its end is looked for. */
 export const delayOf = ({ elements }: Device): number =>

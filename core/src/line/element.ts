@@ -1,4 +1,4 @@
-import { attenuationNeper, phaseConstant } from './attenuation.js';
+import { attenuationNeper, phaseConstant, SPEED_OF_LIGHT } from './attenuation.js';
 
 /** A uniform line: cable, or half of a connector. Length in m, k1 and k2 in dB per 100 m (f in MHz). */
 export interface LineElement {
@@ -8,6 +8,8 @@ export interface LineElement {
   lengthM: number;
   k1: number;
   k2: number;
+  /** With the complex impedance which its losses give it; as a rule the nominal, real one is taken. */
+  complexZ0?: boolean;
 }
 
 /** Contact loss of a mated pair, as the series resistance which gives `dbPerSqrtGhz` in a 50 ohm line. */
@@ -28,14 +30,29 @@ export interface Resistance {
   ohm: number;
 }
 
-/** A shorted line across the run: a quarter-wave stub passes its own frequency and shorts direct current. Length in m, in air. */
+/** A line across the run, shorted or open at its far end: a stub, or the arrester that is one. */
 export interface ShuntStub {
   kind: 'shunt stub';
-  z0Ohm: number;
-  lengthM: number;
+  line: LineElement;
+  end: 'open' | 'short';
 }
 
-export type Element = LineElement | ContactElement | ShuntCapacitance | Resistance | ShuntStub;
+/** Resistance, inductance and capacitance one after the other, in the line or across it; 0 where there is none. */
+export interface Branch {
+  kind: 'series branch' | 'shunt branch';
+  ohm: number;
+  henry: number;
+  farad: number;
+}
+
+/** An ideal transformer: `ratio` volts at the source side for one at the load side. */
+export interface IdealTransformer {
+  kind: 'ideal transformer';
+  ratio: number;
+}
+
+export type Element =
+  LineElement | ContactElement | ShuntCapacitance | Resistance | ShuntStub | Branch | IdealTransformer;
 
 /** A 2x2 complex matrix A, B, C, D as (re, im) pairs: the chain matrix of a two-port. */
 export type Abcd = Float64Array;
@@ -49,6 +66,7 @@ export type Abcd = Float64Array;
 export function writeAbcd(element: Element, frequencyHz: number, out: Abcd): void {
   switch (element.kind) {
     case 'line': {
+      if (element.complexZ0) return writeComplexLine(element, frequencyHz, out);
       const lossless = element.k1 === 0 && element.k2 === 0;
       const alphaL = lossless ? 0 : attenuationNeper(element, frequencyHz) * element.lengthM;
       const betaL = phaseConstant(element.velocityFactor, frequencyHz) * element.lengthM;
@@ -68,10 +86,14 @@ export function writeAbcd(element: Element, frequencyHz: number, out: Abcd): voi
       return;
     }
     case 'contact':
+      out.fill(0);
+      out[0] = out[6] = 1;
+      out[2] = contactOhm(element.dbPerSqrtGhz, frequencyHz);
+      return;
     case 'series resistance':
       out.fill(0);
       out[0] = out[6] = 1;
-      out[2] = seriesOhm(element, frequencyHz);
+      out[2] = element.ohm;
       return;
     case 'shunt resistance':
       out.fill(0);
@@ -79,22 +101,114 @@ export function writeAbcd(element: Element, frequencyHz: number, out: Abcd): voi
       out[4] = 1 / element.ohm;
       return;
     case 'shunt capacitance':
-    case 'shunt stub':
       out.fill(0);
       out[0] = out[6] = 1;
-      out[5] = shuntSiemens(element, frequencyHz);
+      out[5] = 2 * Math.PI * frequencyHz * element.farad;
+      return;
+    case 'series branch': {
+      out.fill(0);
+      out[0] = out[6] = 1;
+      out[2] = element.ohm;
+      out[3] = branchReactance(element, frequencyHz);
+      return;
+    }
+    case 'shunt branch': {
+      const reactance = branchReactance(element, frequencyHz);
+      const size = element.ohm * element.ohm + reactance * reactance;
+      out.fill(0);
+      out[0] = out[6] = 1;
+      out[4] = element.ohm / size;
+      out[5] = -reactance / size;
+      return;
+    }
+    case 'shunt stub':
+      writeStub(element, frequencyHz, out);
+      return;
+    case 'ideal transformer':
+      out.fill(0);
+      out[0] = element.ratio;
+      out[6] = 1 / element.ratio;
       return;
   }
 }
 
-const seriesOhm = (element: ContactElement | Resistance, frequencyHz: number): number =>
-  element.kind === 'contact' ? contactOhm(element.dbPerSqrtGhz, frequencyHz) : element.ohm;
+/** ωL − 1/(ωC); 0 henry and 0 farad are no inductor and no capacitor. */
+const branchReactance = ({ henry, farad }: Branch, frequencyHz: number): number => {
+  const omega = 2 * Math.PI * frequencyHz;
+  return omega * henry - (farad === 0 ? 0 : 1 / (omega * farad));
+};
 
-/** Susceptance: 2πfC of a capacitance, −cot βl / Z0 of a shorted stub (Pozar, Microwave Engineering). */
-const shuntSiemens = (element: ShuntCapacitance | ShuntStub, frequencyHz: number): number =>
-  element.kind === 'shunt capacitance'
-    ? 2 * Math.PI * frequencyHz * element.farad
-    : -1 / (element.z0Ohm * Math.tan(phaseConstant(1, frequencyHz) * element.lengthM));
+const stubMatrix = new Float64Array(8);
+
+/** Admittance of a stub: D/B of its line when shorted, C/A when open (Pozar, Microwave Engineering). */
+function writeStub({ line, end }: ShuntStub, frequencyHz: number, out: Abcd): void {
+  writeAbcd(line, frequencyHz, stubMatrix);
+  const [over, under] = end === 'short' ? [6, 2] : [4, 0];
+  const [nr, ni, dr, di] = [stubMatrix[over], stubMatrix[over + 1], stubMatrix[under], stubMatrix[under + 1]];
+  const size = dr * dr + di * di;
+  out.fill(0);
+  out[0] = out[6] = 1;
+  out[4] = (nr * dr + ni * di) / size;
+  out[5] = (ni * dr - nr * di) / size;
+}
+
+/**
+ * Resistance, inductance, conductance and capacitance per metre, from impedance, velocity and the loss law.
+ *
+ * R = 2 Z0 α_c and G = 2 α_d / Z0, where α_c is the part of the loss that grows with √f (conductors) and α_d the one that
+ * grows with f (dielectric), neper per m; L = Z0/v, C = 1/(Z0 v). Source: low-loss line, Pozar, Microwave Engineering.
+ */
+export function primaryConstants(
+  line: Omit<LineElement, 'kind' | 'lengthM'>,
+  frequencyHz: number,
+): { ohmPerM: number; henryPerM: number; siemensPerM: number; faradPerM: number } {
+  const { z0Ohm, velocityFactor, k1, k2 } = line;
+  const speed = velocityFactor * SPEED_OF_LIGHT;
+  return {
+    ohmPerM: 2 * z0Ohm * attenuationNeper({ k1, k2: 0 }, frequencyHz),
+    henryPerM: z0Ohm / speed,
+    siemensPerM: (2 * attenuationNeper({ k1: 0, k2 }, frequencyHz)) / z0Ohm,
+    faradPerM: 1 / (z0Ohm * speed),
+  };
+}
+
+/** √((R + jωL)/(G + jωC)), ohm: below unity angle for lossy conductors. */
+export function complexImpedance(
+  line: Omit<LineElement, 'kind' | 'lengthM'>,
+  frequencyHz: number,
+): [re: number, im: number] {
+  const { ohmPerM, henryPerM, siemensPerM, faradPerM } = primaryConstants(line, frequencyHz);
+  const omega = 2 * Math.PI * frequencyHz;
+  return root(quotient([ohmPerM, omega * henryPerM], [siemensPerM, omega * faradPerM]));
+}
+
+type Pair = [re: number, im: number];
+const quotient = ([ar, ai]: Pair, [br, bi]: Pair): Pair => {
+  const size = br * br + bi * bi;
+  return [(ar * br + ai * bi) / size, (ai * br - ar * bi) / size];
+};
+const product = ([ar, ai]: Pair, [br, bi]: Pair): Pair => [ar * br - ai * bi, ar * bi + ai * br];
+/** The root in the right half plane. */
+const root = ([re, im]: Pair): Pair => {
+  const size = Math.sqrt(Math.hypot(re, im));
+  const angle = Math.atan2(im, re) / 2;
+  return [size * Math.cos(angle), size * Math.sin(angle)];
+};
+
+function writeComplexLine(line: LineElement, frequencyHz: number, out: Abcd): void {
+  const { ohmPerM, henryPerM, siemensPerM, faradPerM } = primaryConstants(line, frequencyHz);
+  const omega = 2 * Math.PI * frequencyHz;
+  const [alpha, beta] = root(product([ohmPerM, omega * henryPerM], [siemensPerM, omega * faradPerM]));
+  const z = complexImpedance(line, frequencyHz);
+  const grow = Math.exp(alpha * line.lengthM);
+  const [cosh, sinh] = [(grow + 1 / grow) / 2, (grow - 1 / grow) / 2];
+  const [cos, sin] = [Math.cos(beta * line.lengthM), Math.sin(beta * line.lengthM)];
+  const s: Pair = [sinh * cos, cosh * sin];
+  out[0] = out[6] = cosh * cos;
+  out[1] = out[7] = sinh * sin;
+  [out[2], out[3]] = product(s, z);
+  [out[4], out[5]] = quotient(s, z);
+}
 
 /** Series resistance, ohm, which costs `dbPerSqrtGhz·√f` in a matched 50 ohm line: loss = 20 log10(1 + R/100). */
 export const contactOhm = (dbPerSqrtGhz: number, frequencyHz: number): number =>
@@ -153,8 +267,7 @@ export function appendPrepared(total: Abcd, element: Element, matrix: Abcd): voi
       total[5] += total[7] * siemens;
       return;
     }
-    case 'shunt capacitance':
-    case 'shunt stub': {
+    case 'shunt capacitance': {
       const siemens = matrix[5];
       total[0] -= total[3] * siemens;
       total[1] += total[2] * siemens;
@@ -162,5 +275,10 @@ export function appendPrepared(total: Abcd, element: Element, matrix: Abcd): voi
       total[5] += total[6] * siemens;
       return;
     }
+    case 'shunt stub':
+    case 'shunt branch':
+    case 'series branch':
+    case 'ideal transformer':
+      return multiplyAbcd(total, matrix, total);
   }
 }

@@ -1,6 +1,7 @@
 export { along, type Along, type PlacedElement } from './along.js';
 export { SPEED_OF_LIGHT, attenuationDbPer100M, matchedLossDb, phaseConstant } from './attenuation.js';
-export { contactOhm, multiplyAbcd, writeAbcd } from './element.js';
+export { complexImpedance, contactOhm, multiplyAbcd, primaryConstants, writeAbcd } from './element.js';
+export { loadImpedance, reflectionOf, type Load } from './load.js';
 export type { Abcd, Element, LineElement } from './element.js';
 export { aloneDb, jointElements } from './joint.js';
 export { adapterElements, arresterElements } from './rigid.js';
@@ -17,5 +18,5 @@ export {
   swrFromReflection,
   totalLossDb,
 } from './reflection.js';
-export { cascade, sweep, type Complex, type Response } from './response.js';
-export { loaded, scattering, type Complexes, type Scattering } from './scattering.js';
+export { cascade, sweep, type Complex, type Complexes, type Response } from './response.js';
+export { loaded, scattering, type Scattering } from './scattering.js';

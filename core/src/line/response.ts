@@ -6,6 +6,12 @@ export interface Complex {
   im: number;
 }
 
+/** A complex quantity over frequency; both arrays have one entry per frequency. */
+export interface Complexes {
+  re: Float64Array;
+  im: Float64Array;
+}
+
 /** Response of a cascade at each frequency; every array has one entry per frequency. */
 export interface Response {
   frequencyHz: Float64Array;
@@ -59,13 +65,13 @@ export function cascadeOver(
  * Sweeps a cascade between a matched source and a load.
  *
  * @param elements source first
- * @param load load impedance, ohm
+ * @param load load impedance, ohm; one for all frequencies or one for each
  * @param frequenciesHz frequencies, Hz, any spacing
  * @param referenceOhm impedance of the source and of the reflection
  */
 export function sweep(
   elements: readonly Element[],
-  load: Complex,
+  load: Complex | Complexes,
   frequenciesHz: Float64Array,
   referenceOhm = 50,
 ): Response {
@@ -76,9 +82,16 @@ export function sweep(
     transmissionDb: new Float64Array(count),
     heatLossDb: new Float64Array(count),
   };
-  cascadeOver(elements, frequenciesHz, (total, k) => terminate(total, load, referenceOhm, result, k));
+  const at = loadAt(load);
+  cascadeOver(elements, frequenciesHz, (total, k) => terminate(total, at(k), referenceOhm, result, k));
   return result;
 }
+
+/** The load of each frequency. */
+export const loadAt = (load: Complex | Complexes): ((k: number) => Complex) =>
+  isComplex(load) ? () => load : (k) => ({ re: load.re[k], im: load.im[k] });
+
+const isComplex = (load: Complex | Complexes): load is Complex => typeof load.re === 'number';
 
 /** With 1 V across the load, what stands at the source end: powers and reflection. */
 function terminate(m: Abcd, load: Complex, z0: number, out: Response, k: number): void {

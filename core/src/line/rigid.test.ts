@@ -29,7 +29,11 @@ describe('rigid pieces', () => {
     const elements: Element[] = [
       { kind: 'series resistance', ohm: 20 },
       { kind: 'shunt resistance', ohm: 70 },
-      { kind: 'shunt stub', z0Ohm: 50, lengthM: 0.4 },
+      {
+        kind: 'shunt stub',
+        line: { kind: 'line', z0Ohm: 50, velocityFactor: 1, lengthM: 0.4, k1: 0, k2: 0 },
+        end: 'short',
+      },
     ];
     for (const element of elements) {
       const matrix = new Float64Array(8);

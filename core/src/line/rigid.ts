@@ -1,6 +1,6 @@
 import { faceOf, type Adapter, type Arrester, type Face } from '../catalog/index.js';
 import { SPEED_OF_LIGHT } from './attenuation.js';
-import type { Element } from './element.js';
+import type { Element, LineElement } from './element.js';
 
 /** Impedance of an adapter's body: that of its faces where they agree, else 50 ohm. */
 const bodyOhm = ([a, b]: Face[]): number =>
@@ -22,14 +22,7 @@ const known = new WeakMap<Adapter, readonly Element[]>();
 
 function elementsOf({ faces, form, electricalMm }: Adapter): Element[] {
   const [a, b] = faces.map(faceOf);
-  const line = (ohm: number, share: number): Element => ({
-    kind: 'line',
-    z0Ohm: ohm,
-    velocityFactor: 1,
-    lengthM: (electricalMm / 1000) * share,
-    k1: 0,
-    k2: 0,
-  });
+  const line = (ohm: number, share: number): Element => inAir(ohm, (electricalMm / 1000) * share);
   if (form !== 'matching pad') return [line(bodyOhm([a, b]), 1)];
   const root = Math.sqrt(1 - 50 / 75);
   const arms: Element[] = [
@@ -41,6 +34,15 @@ function elementsOf({ faces, form, electricalMm }: Adapter): Element[] {
     : [line(50, 0.5), ...arms.reverse(), line(75, 0.5)];
 }
 
+const inAir = (z0Ohm: number, lengthM: number): LineElement => ({
+  kind: 'line',
+  z0Ohm,
+  velocityFactor: 1,
+  lengthM,
+  k1: 0,
+  k2: 0,
+});
+
 /** What a wave passes in an arrester: its loss, and the tube or the stub across the line. */
 export function arresterElements({
   kind,
@@ -51,7 +53,7 @@ export function arresterElements({
 }: Arrester): Element[] {
   const across: Element =
     kind === 'quarter-wave stub'
-      ? { kind: 'shunt stub', z0Ohm: 50, lengthM: SPEED_OF_LIGHT / (2 * (lowHz + highHz)) }
+      ? { kind: 'shunt stub', line: inAir(50, SPEED_OF_LIGHT / (2 * (lowHz + highHz))), end: 'short' }
       : { kind: 'shunt capacitance', farad: capacitanceF };
   return [{ kind: 'contact', dbPerSqrtGhz: insertionLossDb }, across];
 }

@@ -1,11 +1,5 @@
 import type { Element } from './element.js';
-import { cascadeOver } from './response.js';
-
-/** A complex quantity over frequency; both arrays have one entry per frequency. */
-export interface Complexes {
-  re: Float64Array;
-  im: Float64Array;
-}
+import { cascadeOver, loadAt, type Complex, type Complexes } from './response.js';
 
 /** Scattering parameters of a two-port against one real reference impedance. */
 export interface Scattering {
@@ -67,11 +61,13 @@ function write(m: Float64Array, z: number, { s11, s21, s12, s22 }: Scattering, k
 /**
  * Reflection at the source end with a load at the far end: Γin = S11 + S12 S21 ΓL / (1 − S22 ΓL).
  *
- * @param load reflection of the load at each frequency, or one for all
+ * @param closed reflection of the load at each frequency, or one for all
  */
-export function loaded({ s11, s21, s12, s22 }: Scattering, load: { re: number; im: number }): Complexes {
+export function loaded({ s11, s21, s12, s22 }: Scattering, closed: Complex | Complexes): Complexes {
   const out = complexes(s11.re.length);
+  const at = loadAt(closed);
   for (let k = 0; k < s11.re.length; k++) {
+    const load = at(k);
     const dr = 1 - (s22.re[k] * load.re - s22.im[k] * load.im);
     const di = -(s22.re[k] * load.im + s22.im[k] * load.re);
     const tr = s12.re[k] * s21.re[k] - s12.im[k] * s21.im[k];

@@ -73,6 +73,28 @@ export class RadioPort {
   @IsBoolean() handheld!: boolean;
 }
 
+/** Resistance, inductance and capacitance one after the other, as the antenna is near its resonance; 0 where there is none. */
+export class SeriesLoad {
+  @IsNumber(number) @Min(0.01) @Max(1e5) ohm!: number;
+  @IsNumber(number) @Min(0) @Max(1) henry!: number;
+  @IsNumber(number) @Min(0) @Max(1) farad!: number;
+}
+
+/** More points say no more of an antenna. */
+export const MOST_LOAD_POINTS = 401;
+
+/** What was measured at the antenna’s own port: reflection over frequency. */
+export class MeasuredLoad {
+  @IsNumber(number) @Min(0.1) @Max(1e4) referenceOhm!: number;
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(MOST_LOAD_POINTS)
+  @IsNumber(number, { each: true })
+  frequencyHz!: number[];
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(MOST_LOAD_POINTS) @IsNumber(number, { each: true }) re!: number[];
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(MOST_LOAD_POINTS) @IsNumber(number, { each: true }) im!: number[];
+}
+
 export class AntennaPort {
   @IsString() @Length(1, 80) name!: string;
   @IsString() @MaxLength(40) face!: FaceCode;
@@ -80,6 +102,9 @@ export class AntennaPort {
   @IsNumber(number) @Min(1) @Max(100) swr!: number;
   /** Does the antenna join pin and shell for direct current? */
   @IsBoolean() dcShort!: boolean;
+  /** Its impedance, when more is known than its SWR: as a circuit, or as it was measured. */
+  @IsOptional() @ValidateNested() @Type(() => SeriesLoad) series?: SeriesLoad;
+  @IsOptional() @ValidateNested() @Type(() => MeasuredLoad) measured?: MeasuredLoad;
 }
 
 /** Names the connector part of one end. */
@@ -100,6 +125,14 @@ export class Piece {
   @Matches(ID, { message: ID_SAID }) id!: string;
 }
 
+/** A stretch of a cable with an impedance of its own: a known crush, a kink, a bend too sharp. */
+export class Spot {
+  /** From the radio end, m. */
+  @IsNumber(number) @Min(0) @Max(10_000) atM!: number;
+  @IsNumber(number) @Min(0.001) @Max(100) lengthM!: number;
+  @IsNumber(number) @Min(1) @Max(500) ohm!: number;
+}
+
 /** A length of cable with two ends; `a` looks to the radio, `b` to the antenna. */
 export class Assembly extends Piece {
   override kind!: 'assembly';
@@ -115,6 +148,8 @@ export class Assembly extends Piece {
   @IsOptional() @IsString() @MaxLength(40) lot?: string;
   /** Set it belongs to: pieces of one set are cut from one lot and compared. */
   @IsOptional() @IsString() @MaxLength(40) set?: string;
+  /** Known spots whose impedance is not the cable’s. */
+  @IsOptional() @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => Spot) spots?: Spot[];
 }
 
 export class AdapterPiece extends Piece {

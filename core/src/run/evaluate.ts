@@ -1,7 +1,16 @@
 import { chooseTube } from '../bond/index.js';
 import type { Catalog } from '../catalog/index.js';
-import { along, returnLossDb, sweep, swrFromReflection, type Along, type Complex } from '../line/index.js';
+import {
+  along,
+  loadImpedance,
+  returnLossDb,
+  sweep,
+  swrFromReflection,
+  type Along,
+  type Response,
+} from '../line/index.js';
 import { routeLength } from '../route/index.js';
+import { antennaLoad, withAntennaSwr } from './antennaLoad.js';
 import type { Assembly, Design } from './design.js';
 import { noFacts, type Facts } from './facts.js';
 import { sentences } from './headline.js';
@@ -30,8 +39,9 @@ export interface EvaluateOptions {
  * Pure: the same design, catalogue and facts give the same sheet. The design must have passed `readDesign`.
  * @returns figures along the ruler, joints, what each stage needs, snags and the next action
  */
-export function evaluate(design: Design, catalog: Catalog, options: EvaluateOptions = {}): Sheet {
+export function evaluate(given: Design, catalog: Catalog, options: EvaluateOptions = {}): Sheet {
   const { facts = noFacts, practice = defaultPractice, sweepPoints = 201 } = options;
+  const design = withAntennaSwr(given, referenceOhmOf(given));
   const { service } = design;
   const lowHz = Math.min(...service.bands.map((band) => band.lowHz));
   const topHz = Math.max(...service.bands.map((band) => band.highHz));
@@ -40,12 +50,16 @@ export function evaluate(design: Design, catalog: Catalog, options: EvaluateOpti
   const layout = layOut(design, catalog, route.spans);
 
   const referenceOhm = referenceOhmOf(design);
-  const load: Complex = { re: referenceOhm * design.antenna.swr, im: 0 };
+  const load = antennaLoad(design, referenceOhm);
   const elements = layout.elements.map(({ element }) => element);
-  const atEdges = sweep(elements, load, new Float64Array([lowHz, topHz]), referenceOhm);
-  const swept = sweep(elements, load, frequencies(lowHz, topHz, sweepPoints), referenceOhm);
+  const over = (f: Float64Array): Response => sweep(elements, loadImpedance(load, f), f, referenceOhm);
+  const atEdges = over(Float64Array.of(lowHz, topHz));
+  const swept = over(frequencies(lowHz, topHz, sweepPoints));
   const forwardW = service.powerW > 0 ? service.powerW : 1;
-  const edges = [lowHz, topHz].map((hz) => along(layout.elements, load, hz, forwardW, SAMPLES, referenceOhm));
+  const edges = [lowHz, topHz].map((hz) => {
+    const { re, im } = loadImpedance(load, Float64Array.of(hz));
+    return along(layout.elements, { re: re[0], im: im[0] }, hz, forwardW, SAMPLES, referenceOhm);
+  });
   const lossDb = -atEdges.transmissionDb[1];
   const swr = worstSwr(atEdges.reflection, design.antenna.swr);
   const tube = service.powerW > 0 ? chooseTube(service.powerW, referenceOhm, design.antenna.swr) : undefined;

@@ -2,6 +2,7 @@ export { dropIndex, movePiece, removePiece, turnPiece } from './arrange.js';
 export { dcShorts } from './dcShorts.js';
 export { cableChoice } from './cableChoice.js';
 export type { CableChoice, CableMark, CableRow } from './cableChoice.js';
+export { antennaLoad } from './antennaLoad.js';
 export { applyChange, freshId, type Change } from './change.js';
 export {
   AdapterPiece,
@@ -12,9 +13,13 @@ export {
   DESIGN_SCHEMA,
   Design,
   Leg,
+  MOST_LOAD_POINTS,
+  MeasuredLoad,
   MOST_BANDS,
   MOST_PIECES,
   RadioPort,
+  SeriesLoad,
+  Spot,
   Service,
 } from './design.js';
 export type { AnyPiece, End, Target } from './design.js';
@@ -32,6 +37,7 @@ export { USUAL_NOISE_FIGURE_DB, type Reception } from './reception.js';
 export type { Remedy, Snag, SnagLevel } from './snag.js';
 export { shorten, type Shortened } from './shorten.js';
 export type { Slack } from './slack.js';
+export { spreadOf, usualTolerances, type RunSpread, type Spread, type Tolerances } from './spread.js';
 export { snagRules } from './snags/index.js';
 export { WORN_SHARE } from './snags/wornPort.js';
 export { counted } from './stageStates.js';
@@ -42,6 +48,7 @@ export { stageIds, stageNames } from './stages.js';
 export type { Stage, StageId, StageState } from './stages.js';
 export { sweepFindings, type MeasuredSweep } from './sweepFindings.js';
 export {
+  closedBy,
   farEndNames,
   farEnds,
   placeAt,

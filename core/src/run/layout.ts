@@ -8,7 +8,8 @@ import {
   type PlacedElement,
 } from '../line/index.js';
 import { zoneAt, type Zone, type ZoneSpan } from '../route/index.js';
-import type { AnyPiece, Design } from './design.js';
+import type { AnyPiece, Assembly, Design } from './design.js';
+import { withFaults } from './lineFaults.js';
 
 /** A piece with its place on the ruler. */
 export interface PlacedPiece {
@@ -118,16 +119,8 @@ export function layOut(design: Design, catalog: Catalog, zoneSpans: readonly Zon
 /** What stands between a piece's two faces. */
 function pieceElements({ piece, fromM, toM }: PlacedPiece, catalog: Catalog): PlacedElement[] {
   switch (piece.kind) {
-    case 'assembly': {
-      const { impedanceOhm, velocityFactor, k1, k2 } = entry(catalog.cables, piece.cable);
-      return [
-        {
-          element: { kind: 'line', z0Ohm: impedanceOhm, velocityFactor, lengthM: piece.lengthM, k1, k2 },
-          fromM,
-          toM,
-        },
-      ];
-    }
+    case 'assembly':
+      return cableElements(piece, catalog, fromM, toM);
     case 'adapter': {
       const own = adapterElements(entry(catalog.adapters, piece.adapter));
       return spread(piece.reversed ? own.toReversed() : own, fromM, toM);
@@ -137,6 +130,21 @@ function pieceElements({ piece, fromM, toM }: PlacedPiece, catalog: Catalog): Pl
       return spread(piece.reversed ? own.toReversed() : own, fromM, toM);
     }
   }
+}
+
+/** The cable of an assembly between two places of the ruler, with its known spots. */
+export function cableElements(
+  { cable, lengthM, spots = [] }: Assembly,
+  catalog: Catalog,
+  fromM: number,
+  toM: number,
+): PlacedElement[] {
+  const { impedanceOhm, velocityFactor, k1, k2 } = entry(catalog.cables, cable);
+  const line: Element = { kind: 'line', z0Ohm: impedanceOhm, velocityFactor, lengthM, k1, k2 };
+  return withFaults(
+    [{ element: line, fromM, toM }],
+    spots.map((spot) => ({ ...spot, kind: 'crush', atM: fromM + spot.atM })),
+  );
 }
 
 /** Elements over the length of a rigid piece: its lines share it, what is lumped stands between them. */

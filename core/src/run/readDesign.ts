@@ -86,6 +86,20 @@ export function checkReferences(design: Design, catalog: Catalog): Problem[] {
       );
     }
   }
+  const { measured } = design.antenna;
+  if (measured) {
+    const count = measured.frequencyHz.length;
+    const rises = measured.frequencyHz.every((hz, k, all) => k === 0 || hz > all[k - 1]);
+    if (!rises || measured.re.length !== count || measured.im.length !== count)
+      problems.push(
+        problem(
+          'design.antenna-measured',
+          'What was measured at the antenna is not one sample for each rising frequency.',
+          'antenna.measured',
+          'Bring the file in again.',
+        ),
+      );
+  }
   const seen = new Set(['radio', 'antenna']);
   for (const [k, piece] of design.pieces.entries()) {
     const where = `pieces[${k}]`;

@@ -4,15 +4,18 @@ import {
   jointElements,
   loaded,
   matchedLossDb,
-  reflectionFromSwr,
+  loadImpedance,
+  reflectionOf,
   scattering,
+  type Complex,
   type Complexes,
   type Element,
   type PlacedElement,
 } from '../line/index.js';
 import { delayRuler, type DelayRuler, type DelayStretch } from '../prove/index.js';
 import type { Assembly, Design } from './design.js';
-import { layOut } from './layout.js';
+import { antennaLoad } from './antennaLoad.js';
+import { cableElements, layOut } from './layout.js';
 import { withFaults, type LineFault } from './lineFaults.js';
 import { referenceOhmOf } from './reference.js';
 
@@ -72,7 +75,7 @@ export function predictSweep(
   // The window weighs the middle of the sweep most.
   const middleHz = (frequencyHz[0] + frequencyHz[frequencyHz.length - 1]) / 2;
   return {
-    s11: loaded(through, { re: loadOf(far, design), im: 0 }),
+    s11: loaded(through, closedBy(far, design, frequencyHz)),
     lossDb: through.s21.re.map((re, k) => -20 * Math.log10(Math.hypot(re, through.s21.im[k]))),
     ruler: delayRuler(placed.elements.map((one) => stretchOf(one, middleHz))),
     totalM: placed.totalM,
@@ -80,10 +83,19 @@ export function predictSweep(
   };
 }
 
-function loadOf(far: FarEndKind, { antenna }: Design): number {
-  if (far === 'open') return 1;
-  if (far === 'short') return -1;
-  return far === 'antenna' ? reflectionFromSwr(antenna.swr) : 0;
+/** Reflection of what is on the far end, against the run’s impedance. */
+export function closedBy(far: FarEndKind, design: Design, frequencyHz: Float64Array): Complex | Complexes {
+  const ohm = referenceOhmOf(design);
+  switch (far) {
+    case 'open':
+      return { re: 1, im: 0 };
+    case 'short':
+      return { re: -1, im: 0 };
+    case 'load':
+      return { re: 0, im: 0 };
+    case 'antenna':
+      return reflectionOf(loadImpedance(antennaLoad(design, ohm), frequencyHz), ohm);
+  }
 }
 
 interface Placed {
@@ -125,23 +137,14 @@ function runElements(design: Design, catalog: Catalog): Placed {
 function assemblyElements(design: Design, catalog: Catalog, pieceId: string): Placed {
   const piece = design.pieces.find((one): one is Assembly => one.id === pieceId && one.kind === 'assembly');
   if (!piece) throw new Error(`no assembly ${pieceId}`);
-  const cable = entry(catalog.cables, piece.cable);
   const [near, far] = [piece.a, piece.b].map(({ part }) => faceOf(entry(catalog.parts, part).face));
-  const line: Element = {
-    kind: 'line',
-    z0Ohm: cable.impedanceOhm,
-    velocityFactor: cable.velocityFactor,
-    lengthM: piece.lengthM,
-    k1: cable.k1,
-    k2: cable.k2,
-  };
   const at = (element: Element, fromM: number, toM: number): PlacedElement => ({ element, fromM, toM });
   return {
     elements: [
       ...jointElements(near, near)
         .slice(1)
         .map((element) => at(element, 0, 0)),
-      at(line, 0, piece.lengthM),
+      ...cableElements(piece, catalog, 0, piece.lengthM),
       ...jointElements(far, far)
         .slice(0, 2)
         .map((element) => at(element, piece.lengthM, piece.lengthM)),

@@ -30,7 +30,7 @@ async function worst(ask: (message: string) => Promise<string>, over: object): P
   const shown = values(await ask('CALC:DATA? S11'));
   const f = Float64Array.from(values(await ask('FREQ:DATA?')));
   const device = deviceOn(aBench(over));
-  const truly = loaded(deviceScattering(device, f), { re: device.farReflection, im: 0 });
+  const truly = loaded(deviceScattering(device, f), device.closed(f));
   return Math.max(...truly.re.map((re, k) => Math.hypot(re - shown[2 * k], truly.im[k] - shown[2 * k + 1])));
 }
 

@@ -130,12 +130,13 @@ export function measure(
   const device = deviceOn(bench);
   const frequencyHz = frequenciesOf(setup);
   const s = deviceScattering(device, frequencyHz);
+  const closed = device.closed(frequencyHz);
   const both = twoPorts ? calibration?.through && calibration : undefined;
   const sample = (k: number): Sample => {
     const truly = { s11: at(s.s11, k), s21: at(s.s21, k), s12: at(s.s12, k), s22: at(s.s22, k) };
     const near = portError(seed, 0, frequencyHz[k]);
     if (!twoPorts) {
-      const shown = noisy(seen(near, through(truly, c(device.farReflection))), setup, noise);
+      const shown = noisy(seen(near, through(truly, at(closed, k))), setup, noise);
       return { s11: calibration ? behind(calibration.ports[0][k], shown) : shown };
     }
     const shown = twoPortShown(truly, near, portError(seed, 1, frequencyHz[k]), setup, noise);

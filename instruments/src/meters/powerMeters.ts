@@ -1,4 +1,4 @@
-import { deviceOn, deviceScattering, type ReadBench } from '@kobran/core';
+import { deviceOn, deviceScattering, loaded, type ReadBench } from '@kobran/core';
 import { noiseFrom } from '../chance.js';
 import { nr3 } from '../scpi/block.js';
 import { ScpiError } from '../scpi/errors.js';
@@ -96,17 +96,16 @@ export function passes(
   const device = deviceOn(bench);
   if (device.fault.arcsAboveW !== undefined && forwardW > device.fault.arcsAboveW)
     return { forwardW, reflectedW: forwardW * 0.9, loadW: forwardW * 0.01 };
-  const { s11, s21, s22 } = deviceScattering(device, Float64Array.of(frequencyHz));
-  const far = device.farReflection;
-  // Γin, and the wave into the load, of a two-port closed by a real reflection.
-  const [dr, di] = [1 - s22.re[0] * far, -s22.im[0] * far];
-  const size = dr * dr + di * di;
-  const [pr, pi] = [s21.re[0] ** 2 - s21.im[0] ** 2, 2 * s21.re[0] * s21.im[0]];
-  const inRe = s11.re[0] + ((pr * dr + pi * di) * far) / size + DIRECTIVITY * Math.cos(angle);
-  const inIm = s11.im[0] + ((pi * dr - pr * di) * far) / size + DIRECTIVITY * Math.sin(angle);
+  const f = Float64Array.of(frequencyHz);
+  const [s, closed] = [deviceScattering(device, f), device.closed(f)];
+  const input = loaded(s, closed);
+  const [re, im] = [input.re[0] + DIRECTIVITY * Math.cos(angle), input.im[0] + DIRECTIVITY * Math.sin(angle)];
+  // The wave into the load, of a two-port closed by its reflection: |S21|² (1 − |ΓL|²) / |1 − S22 ΓL|².
+  const [cr, ci] = [closed.re[0], closed.im[0]];
+  const size = (1 - s.s22.re[0] * cr + s.s22.im[0] * ci) ** 2 + (s.s22.re[0] * ci + s.s22.im[0] * cr) ** 2;
   return {
     forwardW,
-    reflectedW: forwardW * (inRe * inRe + inIm * inIm),
-    loadW: (forwardW * (s21.re[0] ** 2 + s21.im[0] ** 2) * (1 - far * far)) / size,
+    reflectedW: forwardW * (re * re + im * im),
+    loadW: (forwardW * (s.s21.re[0] ** 2 + s.s21.im[0] ** 2) * (1 - cr * cr - ci * ci)) / size,
   };
 }
