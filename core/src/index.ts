@@ -1,5 +1,6 @@
 export * from './quantity/index.js';
 export * from './catalog/index.js';
+export * from './chance/index.js';
 export * from './milp/index.js';
 export * from './fit/index.js';
 export * from './line/index.js';

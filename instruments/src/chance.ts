@@ -1,6 +1,7 @@
+import { normals } from '@kobran/core';
 import prand from 'pure-rand';
 
-/** A seeded source of normally distributed errors: noise of an instrument. */
+/** A seeded source of errors: noise of an instrument, and how it errs every day. */
 export interface Noise {
   /** Mean 0, standard deviation 1. */
   normal: () => number;
@@ -8,12 +9,13 @@ export interface Noise {
   uniform: () => number;
 }
 
-/** The noise which follows from a seed; Box and Muller’s method. */
+const STEPS = 2 ** 30;
+
+/** The noise which follows from a seed. */
 export function noiseFrom(seed: number): Noise {
   const rng = prand.xoroshiro128plus(seed);
-  const unit = (): number => (prand.unsafeUniformIntDistribution(0, 2 ** 30 - 1, rng) + 0.5) / 2 ** 30;
   return {
-    normal: () => Math.sqrt(-2 * Math.log(unit())) * Math.cos(2 * Math.PI * unit()),
-    uniform: () => 2 * unit() - 1,
+    normal: normals(seed),
+    uniform: () => prand.unsafeUniformIntDistribution(-STEPS, STEPS, rng) / STEPS,
   };
 }

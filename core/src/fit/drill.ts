@@ -9,7 +9,7 @@ import {
   type Face,
   type FaceCode,
 } from '../catalog/index.js';
-import { MISSED_WEIGHT, below, shuffled } from './chance.js';
+import { MISSED_WEIGHT, below, shuffled } from '../chance/index.js';
 import { acrossMm } from './features.js';
 import { mate, type Verdict } from './mate.js';
 

@@ -1,4 +1,3 @@
-export { MISSED_WEIGHT, below, shuffled } from './chance.js';
 export { adapterChains, chainElements, easyNeeds, facesOfTurned, turnedChains } from './chains.js';
 export type { Chain, ChainNeeds, TurnedAdapter } from './chains.js';
 export { fitCable, partsFor, type CableFit, type FitVerdict, type Gap } from './cableFit.js';

@@ -1,6 +1,7 @@
 import prand, { type RandomGenerator } from 'pure-rand';
 import { catalog, entry, type Cable, type Part, type TrainItem } from '../catalog/index.js';
-import { MISSED_WEIGHT, below, fitCable, shuffled, type DrillScore } from '../fit/index.js';
+import { MISSED_WEIGHT, below, shuffled } from '../chance/index.js';
+import { fitCable, type DrillScore } from '../fit/index.js';
 import { formatLength, type UnitSystem } from '../quantity/index.js';
 import { cardFor, type Card } from './card.js';
 import { drawnEnd, faultKinds, faultsOf, type DrawnEnd, type EndFault } from './endFaults.js';

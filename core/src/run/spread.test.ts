@@ -10,7 +10,8 @@ describe('many runs from one drawing', () => {
   it('without tolerances each is the drawing itself', () => {
     const { figures } = evaluate(design, catalog);
     const { lossDb, swrAtRadio } = spreadOf(design, catalog, 5, 1, exact);
-    for (const one of [lossDb.low, lossDb.middle, lossDb.high]) expect(one).toBeCloseTo(figures.loss.value, 9);
+    for (const one of [lossDb.low, lossDb.middle, lossDb.high])
+      expect(one).toBeCloseTo(figures.loss.value, 9);
     expect(swrAtRadio.high).toBeCloseTo(figures.swrAtRadio.value, 9);
   });
 

@@ -1,5 +1,5 @@
-import prand from 'pure-rand';
 import { entry, type Catalog } from '../catalog/index.js';
+import { normals } from '../chance/index.js';
 import { VELOCITY_TOLERANCE } from '../cut/index.js';
 import { loadImpedance, swrFromReflection, sweep } from '../line/index.js';
 import { antennaLoad } from './antennaLoad.js';
@@ -100,13 +100,6 @@ function oneRun(
     return built;
   });
   return { design: { ...design, pieces }, catalog: { ...catalog, cables } };
-}
-
-/** Seeded normal deviates; Box and Muller’s method. */
-function normals(seed: number): () => number {
-  const rng = prand.xoroshiro128plus(seed);
-  const unit = (): number => (prand.unsafeUniformIntDistribution(0, 2 ** 30 - 1, rng) + 0.5) / 2 ** 30;
-  return () => Math.sqrt(-2 * Math.log(unit())) * Math.cos(2 * Math.PI * unit());
 }
 
 function ninetyPercent(values: Float64Array): Spread {

@@ -25,6 +25,7 @@ import { Choice } from '../../shell/Choice.js';
 import { FigureText } from '../../shell/FigureText.js';
 import { QuantityField } from '../../shell/QuantityField.js';
 import { TextField } from '../../shell/TextField.js';
+import { Spots } from './Spots.js';
 
 /** What a piece is, and everything of it that can be changed. */
 export function PieceInspector({
@@ -130,6 +131,7 @@ function AssemblyFields({ piece, set }: { piece: Assembly; set: (piece: AnyPiece
         options={partOptions(cable, piece.b.part, catalog)}
         onChange={(part) => set({ ...piece, b: { part } })}
       />
+      <Spots piece={piece} set={set} />
     </>
   );
 }

@@ -9,8 +9,8 @@ import { slugOf } from '../../shop/slugOf.js';
 import { Choice } from '../../shell/Choice.js';
 import { TextField } from '../../shell/TextField.js';
 import { Tick } from '../../shell/Tick.js';
+import { AntennaKnown } from './AntennaKnown.js';
 import { faceOptions } from '../../shell/faceOptions.js';
-import { SwrField } from '../../shell/SwrField.js';
 
 export function RadioInspector(): ReactNode {
   const { editor } = useOpenRun();
@@ -54,7 +54,10 @@ export function AntennaInspector(): ReactNode {
         options={faceOptions}
         onChange={(face) => set({ face })}
       />
-      <SwrField value={antenna.swr} onChange={(swr) => set({ swr })} />
+      <AntennaKnown
+        antenna={antenna}
+        onChange={(to) => editor.change([{ op: 'set design', design: { ...editor.design, antenna: to } }])}
+      />
       <Tick
         label="Joins pin and shell for direct current"
         checked={antenna.dcShort}

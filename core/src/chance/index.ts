@@ -1,0 +1,2 @@
+export { MISSED_WEIGHT, below, shuffled } from './chance.js';
+export { normals } from './normals.js';

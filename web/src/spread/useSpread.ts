@@ -1,0 +1,40 @@
+import type { Design, RunSpread } from '@kobran/core';
+import { wrap, type Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import { useShop } from '../shop/Shop.js';
+import type { SpreadWorker } from './spread.worker.js';
+
+/** How often a run is built, and the seed by which it always comes out the same. */
+const DRAWS = 400;
+const SEED = 1;
+/** Nobody reads it while a piece is dragged. */
+const QUIET_MS = 350;
+
+let shared: Remote<SpreadWorker> | undefined;
+const worker = (): Remote<SpreadWorker> =>
+  (shared ??= wrap<SpreadWorker>(
+    new Worker(new URL('./spread.worker.ts', import.meta.url), { type: 'module' }),
+  ));
+
+/** What many runs built from a design come out at; nothing while it is worked out. */
+export function useSpread(design: Design): RunSpread | undefined {
+  const { own } = useShop();
+  const [known, setKnown] = useState<{ design: Design; spread: RunSpread }>();
+  useEffect(() => {
+    let over = false;
+    const timer = setTimeout(() => {
+      worker()
+        .spread(design, own, DRAWS, SEED)
+        .then((spread) => {
+          if (!over) setKnown({ design, spread });
+        })
+        // A worker that does not load leaves the spread out; the figures beside carry theirs.
+        .catch((error: unknown) => console.warn('spread', error));
+    }, QUIET_MS);
+    return () => {
+      over = true;
+      clearTimeout(timer);
+    };
+  }, [design, own]);
+  return known?.design === design ? known.spread : undefined;
+}
