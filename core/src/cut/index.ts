@@ -26,3 +26,4 @@ export {
   type TrimReading,
 } from './trimCoach.js';
 export * from './plan/index.js';
+export * from './matching/index.js';
