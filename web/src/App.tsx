@@ -37,6 +37,7 @@ const PracticeScreen = screen(() => import('./screens/practice/PracticeScreen.js
 const EndsScreen = screen(() => import('./screens/ends/EndsScreen.js'), 'EndsScreen');
 const CalibrateScreen = screen(() => import('./screens/calibrate/CalibrateScreen.js'), 'CalibrateScreen');
 const CutScreen = screen(() => import('./screens/cut/CutScreen.js'), 'CutScreen');
+const MatchScreen = screen(() => import('./screens/match/MatchScreen.js'), 'MatchScreen');
 const ProveScreen = screen(() => import('./screens/prove/ProveScreen.js'), 'ProveScreen');
 const RouteScreen = screen(() => import('./screens/route/RouteScreen.js'), 'RouteScreen');
 const BondScreen = screen(() => import('./screens/bond/BondScreen.js'), 'BondScreen');
@@ -95,6 +96,7 @@ export function App(): ReactNode {
               <Route path="make/:endId/batch" element={<BatchScreen />} />
               <Route path="make/:endId/repair" element={<RepairScreen />} />
               <Route path="cut" element={<CutScreen />} />
+              <Route path="match" element={<MatchScreen />} />
               <Route path="prove" element={<ProveScreen />} />
               <Route path="route" element={<RouteScreen />} />
               <Route path="bond" element={<BondScreen />} />

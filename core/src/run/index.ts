@@ -24,6 +24,8 @@ export {
 } from './design.js';
 export type { AnyPiece, End, Target } from './design.js';
 export { evaluate, type EvaluateOptions } from './evaluate.js';
+export { putMatch } from './putMatch.js';
+export { referenceOhmOf } from './reference.js';
 export { insertPiece, type Insertable } from './insert.js';
 export { endMade, latestReading, logKinds, logged, noFacts, readingValue } from './facts.js';
 export type { Facts, LogEntry, LogKind, Reading } from './facts.js';
@@ -35,6 +37,7 @@ export { checkReferences, readDesign } from './readDesign.js';
 export type { EndSheet, JointSheet, PieceSheet, ProofSheet, Sheet, WrapSheet } from './sheet.js';
 export { USUAL_NOISE_FIGURE_DB, type Reception } from './reception.js';
 export type { Remedy, Snag, SnagLevel } from './snag.js';
+export { layOut } from './layout.js';
 export { shorten, type Shortened } from './shorten.js';
 export type { Slack } from './slack.js';
 export { spreadOf, usualTolerances, type RunSpread, type Spread, type Tolerances } from './spread.js';

@@ -81,6 +81,7 @@ function usePlaces(): Found[] {
             hint: 'stage of this run',
             to: `${runPath}/${id}`,
           })),
+          { id: 'match', label: 'Match and choke', hint: 'of this run', to: `${runPath}/match` },
           { id: 'cables', label: 'Compare cables', hint: 'of this run', to: `${runPath}/cables` },
         ]),
     ...tools.map(({ to, label, hint }): Found => ({ id: `tool ${to}`, label, hint, to })),

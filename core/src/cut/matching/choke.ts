@@ -56,6 +56,8 @@ export function chokingOhm({ henry, farad }: Choke, frequencyHz: number): number
   return 1 / Math.hypot(conductance, omega * farad - 1 / (omega * henry));
 }
 
+/** Shorter coils are beyond Wheeler’s formula: length over radius. */
+const LEAST_SLENDER = 0.8;
 /** Most turns anyone winds. */
 const MOST_TURNS = 24;
 
@@ -74,7 +76,7 @@ export function chooseChoke(
 ): Choke | undefined {
   const able = diametersM
     .flatMap((diameterM) => Array.from({ length: MOST_TURNS }, (_, k) => choke(cable, k + 1, diameterM)))
-    .filter((one) => !one.tooTight)
+    .filter((one) => !one.tooTight && one.coilM >= LEAST_SLENDER * (one.diameterM / 2))
     .filter((one) =>
       [lowHz, Math.sqrt(lowHz * highHz), highHz].every((hz) => chokingOhm(one, hz) >= targetOhm),
     );

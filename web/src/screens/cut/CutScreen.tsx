@@ -25,7 +25,7 @@ type Cut = Sheet['cuts'][number];
 
 /** What to take off the reel for each piece, and whether its length matters. */
 export function CutScreen(): ReactNode {
-  const { sheet, jobId } = useOpenRun();
+  const { sheet, jobId, id: runId } = useOpenRun();
   const { units } = usePreferences();
   const open = sheet.cuts.filter(({ done }) => !done);
   const [next] = open;
@@ -43,9 +43,12 @@ export function CutScreen(): ReactNode {
           <Piece key={cut.pieceId} cut={cut} />
         ))}
       </ul>
-      <p className="mt-4">
+      <p className="mt-4 flex flex-wrap gap-2">
         <Link className="button" to={`/jobs/${jobId}/reels`}>
           Cut all pieces of the job from reels and offcuts
+        </Link>
+        <Link className="button" to={`/runs/${runId}/match`}>
+          Transformer, stub, balun, delay or choke
         </Link>
       </p>
       <PracticeOfCutting />
