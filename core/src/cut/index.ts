@@ -7,6 +7,8 @@ export {
 } from './electricalLength.js';
 export type { ElectricalTarget, Schools } from './electricalLength.js';
 export { VELOCITY_TOLERANCE, cutEndBehindPlaneM, cutSheet, type CutSheet } from './cutLength.js';
+export { parseElectrical } from './parseElectrical.js';
+export { setSpread, type SetMember, type SetSpread } from './matchedSet.js';
 export { resonancesOf } from './resonances.js';
 export { learnLot, type LearnedLot, type LotReading } from './lots.js';
 export {

@@ -66,4 +66,5 @@ export { withFaults, type LineFault } from './lineFaults.js';
 export { PowerRecord } from './powerRecord.js';
 export { TrimRecord } from './trimRecord.js';
 export { piecesToCut, type PieceToCut, type RunOfJob } from './wantedPieces.js';
+export { setMember } from './setMembers.js';
 export { lotOf, trimGoalOf, trimReadings } from './trimming.js';

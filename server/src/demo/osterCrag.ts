@@ -48,6 +48,14 @@ const phasingLeg: Design = {
   legs: [{ id: 'mast', name: 'the mast head', kind: 'tower leg', zone: 'ice', lengthM: 1.3, slackM: 0.1 }],
 };
 
+/** Its twin, trimmed already. */
+const lowerLeg: Design = {
+  ...phasingLeg,
+  name: 'Phasing leg, lower dipole of the pair',
+  antenna: { ...phasingLeg.antenna, name: 'Lower dipole' },
+  pieces: phasingLeg.pieces.map((piece) => ({ ...piece, id: 'lower-leg', label: 'Lower leg' })),
+};
+
 /** What earlier pieces of the drum read, the lower leg among them. */
 const trims: LogEntry[] = [1.702, 1.655, 1.634, 1.248].map((lengthM, k) => {
   const delayS = NEAR_S + lengthM / (TRUE_VELOCITY_FACTOR * SPEED_OF_LIGHT);
@@ -71,6 +79,15 @@ export const osterCrag: DemoJob = {
   site: 'Tarrowmere Flood Watch, hill-top repeater in the ice',
   practice: { ...defaultPractice, tapeStretch: 'hard' },
   runs: [
-    { id: '7a0e1d00-0000-4000-8000-00000000a005', design: phasingLeg, facts: { readings: [], log: trims } },
+    {
+      id: '7a0e1d00-0000-4000-8000-00000000a005',
+      design: phasingLeg,
+      facts: { readings: [], log: trims.filter(({ about }) => about !== 'lower-leg') },
+    },
+    {
+      id: '7a0e1d00-0000-4000-8000-00000000a010',
+      design: lowerLeg,
+      facts: { readings: [], log: trims.filter(({ about }) => about === 'lower-leg') },
+    },
   ],
 };

@@ -2,7 +2,7 @@ import {
   formatFrequency,
   formatLength,
   parseFrequency,
-  parseDegrees,
+  parseElectrical,
   type Assembly,
   type Sheet,
 } from '@kobran/core';
@@ -12,6 +12,9 @@ import { usePreferences } from '../../preferences/Preferences.js';
 import { useWidth } from '../../ruler/useWidth.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { Schools } from '../../shell/Choice.js';
+import { TextField } from '../../shell/TextField.js';
+import { SameAs } from './SameAs.js';
+import { Sets } from './Sets.js';
 import { TrimCoach } from './TrimCoach.js';
 import { schoolsOfCutting } from '../../shell/schools.js';
 import { FigureText } from '../../shell/FigureText.js';
@@ -43,6 +46,7 @@ export function CutScreen(): ReactNode {
           <Piece key={cut.pieceId} cut={cut} />
         ))}
       </ul>
+      <Sets />
       <p className="mt-4 flex flex-wrap gap-2">
         <Link className="button" to={`/jobs/${jobId}/reels`}>
           Cut all pieces of the job from reels and offcuts
@@ -141,11 +145,12 @@ function Target({ pieceId }: { pieceId: string }): ReactNode {
   return (
     <div className="mt-2 grid grid-cols-2 gap-2">
       <QuantityField
-        label="Degrees"
+        label="Electrical length"
         value={target.degrees}
-        format={(degrees) => `${degrees}°`}
-        parse={parseDegrees}
+        format={(degrees) => `${Number(degrees.toFixed(3))}°`}
+        parse={(text) => parseElectrical(text, target.frequencyHz)}
         onChange={(degrees) => set({ ...target, degrees })}
+        hint="90°, 1/4 wave, 2.5 ns"
       />
       <QuantityField
         label="At"
@@ -154,6 +159,23 @@ function Target({ pieceId }: { pieceId: string }): ReactNode {
         parse={parseFrequency}
         onChange={(frequencyHz) => set({ ...target, frequencyHz })}
       />
+      <SameAs
+        piece={piece}
+        frequencyHz={target.frequencyHz}
+        onTake={(degrees) => set({ ...target, degrees })}
+      />
+      <div className="col-span-2">
+        <TextField
+          label="Set: cut from one lot, compared"
+          value={piece.set ?? ''}
+          maxLength={40}
+          allowEmpty
+          onChange={(to) => {
+            const { set: _, ...rest } = piece;
+            editor.change([{ op: 'set piece', piece: to === '' ? rest : { ...rest, set: to } }]);
+          }}
+        />
+      </div>
       <button
         className="col-span-2 justify-self-start text-sm underline underline-offset-4 hover:text-copper"
         onClick={() => set(undefined)}

@@ -15,6 +15,7 @@ import {
   type Choke,
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
+import { toast } from 'sonner';
 import { FrequencyChart } from '../../charts/FrequencyChart.js';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { useOpenRun } from '../../runs/RunContext.js';
@@ -147,11 +148,30 @@ function Shown({
           <p className="mt-2 text-sm text-muted">
             Wheeler’s inductance and Medhurst’s capacitance, turn against turn; what stands near it moves the
             resonance. Side by side in one layer: a bundle resonates lower and chokes less. It belongs at the
-            feed point. Its cable is part of the run: make that piece as much longer.
+            feed point. Its cable is part of the run.
           </p>
+          <LongerBy cableM={found.cableM} cable={cable} />
         </div>
       </div>
     </section>
+  );
+}
+
+/** The turns are cut of the run’s last cable: it is as much longer. */
+function LongerBy({ cableM, cable }: { cableM: number; cable: Cable }): ReactNode {
+  const { editor } = useOpenRun();
+  const last = editor.design.pieces.findLast((piece): piece is Assembly => piece.kind === 'assembly');
+  if (last?.cable !== cable.id) return null;
+  return (
+    <button
+      className="button button-copper mt-3"
+      onClick={() => {
+        editor.change([{ op: 'set piece', piece: { ...last, lengthM: last.lengthM + cableM } }]);
+        toast(`${last.label} is longer by its turns; undo takes it back.`);
+      }}
+    >
+      Add the turns to {last.label}
+    </button>
   );
 }
 

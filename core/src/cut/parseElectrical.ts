@@ -1,0 +1,33 @@
+import { fail, ok, parseDegrees, type Result } from '../quantity/index.js';
+
+/**
+ * Reads an electrical length as people say it: `90°`, `1/4 wave`, `0.25 λ`, `2.5 ns`, `800 ps`.
+ *
+ * @param frequencyHz at which waves and times become degrees, Hz
+ * @returns degrees
+ * @example parseElectrical('1/4 wave', 145e6) // 90
+ */
+export function parseElectrical(text: string, frequencyHz: number): Result<number> {
+  const said = text.trim().toLowerCase();
+  const wave = /^(\d+(?:[.,]\d+)?)(?:\s*\/\s*(\d+))?\s*(?:waves?|wavelengths?|wl|λ|lambda)$/.exec(said);
+  const greek = /^(?:λ|lambda)\s*\/\s*(\d+)$/.exec(said);
+  const time = /^(\d+(?:[.,]\d+)?)\s*(ns|ps)$/.exec(said);
+  const number = (digits: string): number => Number(digits.replace(',', '.'));
+  if (greek) return within(360 / Number(greek[1]), text);
+  if (wave) return within((360 * number(wave[1])) / Number(wave[2] ?? 1), text);
+  if (time) return within(number(time[1]) * (time[2] === 'ns' ? 1e-9 : 1e-12) * frequencyHz * 360, text);
+  const degrees = parseDegrees(text);
+  return degrees.ok ? within(degrees.value, text) : degrees;
+}
+
+const MOST_DEGREES = 36_000;
+
+const within = (degrees: number, text: string): Result<number> =>
+  degrees >= 0.1 && degrees <= MOST_DEGREES
+    ? ok(degrees)
+    : fail(
+        'electrical.range',
+        `“${text.trim()}” is no electrical length anyone cuts.`,
+        'field',
+        'Type it like 90°, 1/4 wave or 2.5 ns.',
+      );

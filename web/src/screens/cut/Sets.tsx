@@ -1,0 +1,78 @@
+import { setMember, setSpread, type SetMember } from '@kobran/core';
+import type { ReactNode } from 'react';
+import { useOpenRun } from '../../runs/RunContext.js';
+import { useCatalog } from '../../shop/Shop.js';
+import { useJobPieces } from './useJobPieces.js';
+
+/** Spread nobody can use, degrees. Common practice, no source. */
+const GOOD_ENOUGH_DEG = 2;
+
+/** The matched sets this run has a part in: how alike their pieces are. */
+export function Sets(): ReactNode {
+  const { editor } = useOpenRun();
+  const all = useJobPieces();
+  const names = new Set(
+    editor.design.pieces.flatMap((piece) =>
+      piece.kind === 'assembly' && piece.set !== undefined ? [piece.set] : [],
+    ),
+  );
+  return [...names].map((name) => (
+    <OneSet key={name} name={name} pieces={all.filter(({ piece }) => piece.set === name)} />
+  ));
+}
+
+function OneSet({ name, pieces }: { name: string; pieces: ReturnType<typeof useJobPieces> }): ReactNode {
+  const catalog = useCatalog();
+  const read = pieces.flatMap(({ piece, facts }): SetMember[] => {
+    const member = setMember(piece, facts, catalog);
+    return member ? [member] : [];
+  });
+  const target = pieces.find(({ piece }) => piece.target)?.piece.target;
+  return (
+    <section className="mt-5" aria-label={`Set ${name}`}>
+      <h2 className="text-lg font-bold">Set: {name}</h2>
+      {read.length < 2 || !target ? (
+        <p className="text-muted">
+          {pieces.length} {pieces.length === 1 ? 'piece' : 'pieces'}, {read.length} read: with two readings
+          the set’s spread stands here.
+        </p>
+      ) : (
+        <Spread members={read} frequencyHz={target.frequencyHz} />
+      )}
+    </section>
+  );
+}
+
+function Spread({ members, frequencyHz }: { members: SetMember[]; frequencyHz: number }): ReactNode {
+  const { degrees, sigmaDegrees, seconds, members: each, against, notes } = setSpread(members, frequencyHz);
+  const good = degrees <= GOOD_ENOUGH_DEG;
+  return (
+    <>
+      <p className="text-lg">
+        <strong className={good ? 'text-lake' : 'text-caution'}>
+          Apart by {degrees.toFixed(1)}° ± {(2 * sigmaDegrees).toFixed(1)}°
+        </strong>
+        , {(seconds * 1e12).toFixed(0)} ps
+        {good ? '' : ': trim the longest on, down to the shortest'}.
+      </p>
+      <ul className="figures">
+        {each.map((one, k) => (
+          <li key={k}>
+            {one.name}: {one.degrees >= 0 ? '+' : '−'}
+            {Math.abs(one.degrees).toFixed(2)}° of the mean
+          </li>
+        ))}
+      </ul>
+      {against.map((why) => (
+        <p key={why} className="text-caution">
+          {why}
+        </p>
+      ))}
+      {notes.map((note) => (
+        <p key={note} className="text-muted">
+          {note}
+        </p>
+      ))}
+    </>
+  );
+}

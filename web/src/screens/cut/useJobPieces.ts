@@ -1,0 +1,27 @@
+import { type Assembly, type Facts } from '@kobran/core';
+import { useJob } from '../../api/queries.js';
+import { useOpenRun } from '../../runs/RunContext.js';
+
+/** An assembly of the job with what was done to it. */
+export interface JobPiece {
+  runId: string;
+  runName: string;
+  piece: Assembly;
+  facts: Facts;
+}
+
+/** Every assembly of the job; this run’s as it stands here and now. */
+export function useJobPieces(): JobPiece[] {
+  const { id, jobId, editor, facts } = useOpenRun();
+  const { data: job } = useJob(jobId);
+  const runs = (job?.runs ?? []).map((run) =>
+    run.id === id
+      ? { id, design: editor.design, facts }
+      : { id: run.id, design: run.design, facts: { readings: run.readings, log: run.log } },
+  );
+  return runs.flatMap(({ id: runId, design, facts: done }) =>
+    design.pieces.flatMap((piece) =>
+      piece.kind === 'assembly' ? [{ runId, runName: design.name, piece, facts: done }] : [],
+    ),
+  );
+}
