@@ -15,6 +15,7 @@ export {
   reflectionFromPowers,
   reflectionFromSwr,
   returnLossDb,
+  swrBehindLoss,
   swrFromReflection,
   totalLossDb,
 } from './reflection.js';

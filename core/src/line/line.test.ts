@@ -13,6 +13,7 @@ import {
   reflectionDb,
   reflectionFromSwr,
   sweep,
+  swrBehindLoss,
   swrFromReflection,
   totalLossDb,
   type Element,
@@ -235,4 +236,13 @@ describe('along the run', () => {
     const { transmissionDb } = sweep(elements, { re: 30, im: 20 }, new Float64Array([70e6]));
     expect(run.netW.at(-1)).toBeCloseTo(10 * 10 ** (transmissionDb[0] / 10), 9);
   });
+});
+
+describe('SWR behind a loss', () => {
+  // The ARRL Antenna Book: 3 dB of matched loss turn a load SWR of 3 (|Γ| = 0.5) into 1.67 (|Γ| = 0.25) at the radio.
+  it('3 dB hide an SWR of 3 behind 1.67', () => {
+    expect(swrBehindLoss(0.25, 10 * Math.log10(2))).toBeCloseTo(3, 9);
+    expect(swrFromReflection(0.25)).toBeCloseTo(1.667, 3);
+  });
+  it('is infinite where more would come back than went', () => expect(swrBehindLoss(0.6, 3)).toBe(Infinity));
 });

@@ -11,6 +11,15 @@ export const returnLossDb = (magnitude: number): number => -20 * Math.log10(magn
 export const swrFromReflection = (magnitude: number): number =>
   magnitude >= 1 ? Infinity : (1 + magnitude) / (1 - magnitude);
 
+/**
+ * SWR at the far end behind the one seen at the near end: what the line loses both ways hides it.
+ *
+ * @param lossDb matched loss one way, dB
+ * Source: |Γ load| = |Γ input| · 10^(loss/10), The ARRL Antenna Book; beyond a total reflection it is infinite.
+ */
+export const swrBehindLoss = (inputReflection: number, lossDb: number): number =>
+  swrFromReflection(inputReflection * 10 ** (lossDb / 10));
+
 /** Reflection magnitude of a directional wattmeter’s two readings, W. */
 export const reflectionFromPowers = (forwardW: number, reflectedW: number): number =>
   Math.sqrt(reflectedW / forwardW);

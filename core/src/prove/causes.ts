@@ -255,6 +255,16 @@ export const causes: Cause[] = [
   },
 ];
 
+/** Causes with a shop’s own priors; those it says nothing of keep theirs, and all together are one. */
+export function withPriors(own: readonly { cause: CauseId; share: number }[]): Cause[] {
+  const wanted = causes.map((cause) => ({
+    ...cause,
+    prior: own.find((one) => one.cause === cause.id)?.share ?? cause.prior,
+  }));
+  const sum = wanted.reduce((total, { prior }) => total + prior, 0);
+  return sum > 0 ? wanted.map((cause) => ({ ...cause, prior: cause.prior / sum })) : causes;
+}
+
 /** A cause with what the findings say of it. */
 export interface RankedCause {
   cause: Cause;

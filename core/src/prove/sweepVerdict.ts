@@ -26,6 +26,8 @@ export interface SweepFigures {
 const RETURN_LOSS_MARGIN_DB = 6;
 /** No series is asked for more than this, dB: cable itself scatters as much. Common practice, no source. */
 const BEST_ASKED_DB = 26;
+/** Less is no match at all, dB. Common practice, no source. */
+const LEAST_ASKED_DB = 8;
 /** Analyser, adapters and cable tolerance together: a tenth of the loss and 0.2 dB. Common practice, no source. */
 const LOSS_MARGIN = { share: 0.1, db: 0.2 };
 
@@ -55,12 +57,18 @@ function indicesIn({ frequencyHz, bands }: SweepFigures): number[] {
   );
 }
 
+/** Return loss asked for where so much is computed, dB: what its series, its joints and the frequency allow. */
+export const returnLossLimitDb = (predictedDb: number): number =>
+  Math.min(BEST_ASKED_DB, Math.max(LEAST_ASKED_DB, predictedDb - RETURN_LOSS_MARGIN_DB));
+
+/** How far a loss may lie from the computed one, dB. */
+export const lossMarginDb = (predictedDb: number): number => predictedDb * LOSS_MARGIN.share + LOSS_MARGIN.db;
+
 function judgeReturnLoss(
   { frequencyHz, returnLossDb, predictedReturnLossDb }: SweepFigures,
   inBand: number[],
 ): SweepJudgement {
-  const limitAt = (k: number): number =>
-    Math.min(BEST_ASKED_DB, Math.max(8, predictedReturnLossDb[k] - RETURN_LOSS_MARGIN_DB));
+  const limitAt = (k: number): number => returnLossLimitDb(predictedReturnLossDb[k]);
   const worst = inBand.reduce((low, k) =>
     returnLossDb[k] - limitAt(k) < returnLossDb[low] - limitAt(low) ? k : low,
   );
@@ -91,7 +99,7 @@ function judgeLossOf(
     };
   const excess = (k: number): number => lossDb[k] - predictedLossDb[k];
   const worst = inBand.reduce((high, k) => (Math.abs(excess(k)) > Math.abs(excess(high)) ? k : high));
-  const margin = predictedLossDb[worst] * LOSS_MARGIN.share + LOSS_MARGIN.db;
+  const margin = lossMarginDb(predictedLossDb[worst]);
   const over = excess(worst);
   const verdict = Math.abs(over) <= margin ? 'pass' : over > 0 && over <= margin + 0.3 ? 'marginal' : 'fail';
   const meaning =

@@ -2,7 +2,15 @@ import fc from 'fast-check';
 import prand, { type RandomGenerator } from 'pure-rand';
 import { describe, expect, it } from 'vitest';
 import { catalog } from '../catalog/index.js';
-import { causeTests, causes, nextTests, rankCauses, type Findings, type TestId } from '../prove/index.js';
+import {
+  causeTests,
+  causes,
+  nextTests,
+  rankCauses,
+  withPriors,
+  type Findings,
+  type TestId,
+} from '../prove/index.js';
 import { anOutdoorRun } from './aRun.fixture.js';
 import { predictSweep, sweepFindings, type LineFault } from './index.js';
 
@@ -67,6 +75,16 @@ describe('the model of causes', () => {
     for (const { settlesBits } of tests) expect(settlesBits).toBeGreaterThanOrEqual(-1e-9);
     const all = Object.keys(causeTests).length;
     expect(nextTests({})).toHaveLength(all);
+  });
+
+  it('a shop’s own priors are shares of one, and one that says nothing keeps the usual', () => {
+    expect(withPriors([])).toEqual(
+      causes.map((one) => ({ ...one, prior: expect.closeTo(one.prior, 9) as number })),
+    );
+    const ours = withPriors([{ cause: 'water', share: 0.9 }]);
+    expect(ours.reduce((sum, { prior }) => sum + prior, 0)).toBeCloseTo(1, 9);
+    expect(rankCauses({}, ours)[0].cause.id).toBe('water');
+    expect(withPriors(causes.map(({ id }) => ({ cause: id, share: 0 })))).toBe(causes);
   });
 
   it('a shop’s own priors count', () => {

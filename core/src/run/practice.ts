@@ -10,7 +10,10 @@ import {
   Length,
   Max,
   Min,
+  ValidateNested,
 } from 'class-validator';
+import { Type } from 'class-transformer';
+import { causeIds, type CauseId } from '../prove/index.js';
 import {
   centreSchools,
   markingSchools,
@@ -25,6 +28,12 @@ import {
   type UhfShieldSchool,
   type UnbraidingSchool,
 } from '../make/index.js';
+
+/** How common a cause is in this shop, share of the faulty runs. */
+export class CausePrior {
+  @IsIn(causeIds) cause!: CauseId;
+  @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0) @Max(1) share!: number;
+}
 
 /** The shop's chosen schools. */
 export class Practice {
@@ -60,6 +69,13 @@ export class Practice {
   @IsString({ each: true })
   @Length(1, 60, { each: true })
   crew?: string[];
+  /** How common each cause is here; those not stated are as everywhere. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40)
+  @ValidateNested({ each: true })
+  @Type(() => CausePrior)
+  causePriors?: CausePrior[];
 }
 
 export const defaultPractice: Practice = { cutSchool: 'exact', tapeStretch: 'a little', remakesPerEnd: 1 };

@@ -1,17 +1,25 @@
 import {
   causeTests,
+  fail,
   latestReading,
   nextTests,
   rankCauses,
+  withPriors,
   readingValue,
+  parsePlainNumber,
+  type Cause,
+  type CausePrior,
   type Facts,
   type Findings,
   type ProofSheet,
+  type Result,
   type TestId,
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { useOpenRun } from '../../runs/RunContext.js';
+import { usePractice } from '../../runs/usePractice.js';
 import { Choice } from '../../shell/Choice.js';
+import { QuantityField } from '../../shell/QuantityField.js';
 
 const UNKNOWN = 'not looked at';
 const testIds = Object.keys(causeTests) as TestId[];
@@ -57,8 +65,11 @@ export function Causes({
       return answer === undefined || answer === UNKNOWN ? [] : [[test, answer]];
     }),
   ) as Findings;
-  const ranked = rankCauses(answered);
-  const [next] = nextTests(answered) as ReturnType<typeof nextTests> | [undefined];
+  const [practice, setPractice] = usePractice();
+  const ours = practice.causePriors ?? [];
+  const model = withPriors(ours);
+  const ranked = rankCauses(answered, model);
+  const [next] = nextTests(answered, model) as ReturnType<typeof nextTests> | [undefined];
   const any = Object.keys(answered).length > 0;
   const [likeliest] = ranked;
   return (
@@ -101,6 +112,58 @@ export function Causes({
           ))}
         </ol>
       </div>
+      <Priors known={model} ours={ours} onChange={(causePriors) => setPractice({ causePriors })} />
     </section>
   );
+}
+
+/** How common each cause is in this shop: what the ranking starts from. */
+function Priors({
+  known,
+  ours,
+  onChange,
+}: {
+  known: readonly Cause[];
+  ours: readonly CausePrior[];
+  onChange: (priors: CausePrior[]) => void;
+}): ReactNode {
+  return (
+    <details className="mt-4">
+      <summary className="cursor-pointer text-muted">How common each is here</summary>
+      <p className="mt-1 max-w-3xl text-sm text-muted">
+        The ranking starts from these shares and multiplies them by how often each test answers as it did when
+        the cause is there (Bayes’ rule; the tables are practice, not measured). Change a share and the others
+        keep their proportion.
+      </p>
+      <div className="mt-2 grid gap-3 sm:grid-cols-3 lg:grid-cols-4">
+        {known.map(({ id, name, prior }) => (
+          <QuantityField
+            key={id}
+            label={name}
+            value={prior * 100}
+            format={(share) => `${Number(share.toFixed(1))} %`}
+            parse={(text) => parseShare(text)}
+            onChange={(share) =>
+              onChange(
+                known.map((one) => ({ cause: one.id, share: one.id === id ? share / 100 : one.prior })),
+              )
+            }
+          />
+        ))}
+      </div>
+      {ours.length > 0 && (
+        <button className="button mt-3" onClick={() => onChange([])}>
+          As everywhere
+        </button>
+      )}
+    </details>
+  );
+}
+
+function parseShare(text: string): Result<number> {
+  const read = parsePlainNumber(text.replace(/\s*%\s*$/, ''), 'share');
+  if (!read.ok) return read;
+  return read.value >= 0 && read.value <= 100
+    ? read
+    : fail('share.range', 'A share is from 0 to 100 %.', 'field', 'Type it like 12.');
 }

@@ -16,6 +16,7 @@ import { StagePage } from '../../shell/StagePage.js';
 import { PowerSteps } from './PowerSteps.js';
 import { ReadIt } from './ReadIt.js';
 import { Sweeps } from './Sweeps.js';
+import { WholeRun } from './WholeRun.js';
 import { sayMoment } from '../../shell/dates.js';
 
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
@@ -51,6 +52,7 @@ export function ProveScreen(): ReactNode {
       {sheet.proofs.map((proof) => (
         <Proof key={proof.pieceId} proof={proof} />
       ))}
+      <WholeRun />
       <PowerSteps />
       <Sweeps />
     </StagePage>

@@ -15,12 +15,15 @@ import {
   placeOf,
   predictSweep,
   returnLossDb,
+  swrBehindLoss,
+  swrFromReflection,
   type Complexes,
   type Echo,
   type EchoPeak,
   type Swept,
   type Trace,
 } from '@kobran/core';
+import { bisector } from 'd3';
 import { useMemo, useState, type ReactNode } from 'react';
 import { FrequencyChart, type Series } from '../../charts/FrequencyChart.js';
 import { usePreferences } from '../../preferences/Preferences.js';
@@ -35,6 +38,8 @@ const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
 /** Echoes below this are the joints of a sound run, dB. Common practice, no source. */
 const LOOK_AT_DB = 34;
 const MOST_PEAKS = 6;
+/** Top of the chart of standing waves. */
+const MOST_SWR = 5;
 
 const returnLosses = (of: Complexes): Float64Array => magnitudes(of).map(returnLossDb);
 
@@ -42,9 +47,12 @@ const returnLosses = (of: Complexes): Float64Array => magnitudes(of).map(returnL
 export function SweepView({
   trace: kept,
   all,
+  beside,
 }: {
   trace: StoredTrace;
   all: readonly StoredTrace[];
+  /** Others to be drawn with it. */
+  beside: readonly StoredTrace[];
 }): ReactNode {
   const { editor } = useOpenRun();
   const catalog = useCatalog();
@@ -59,7 +67,7 @@ export function SweepView({
   const birth = all.find(
     (one) => one.birth && one.id !== kept.id && one.pieceId === kept.pieceId && one.far === kept.far,
   );
-  return <Shown kept={kept} trace={trace} swept={swept} birth={birth} />;
+  return <Shown kept={kept} trace={trace} swept={swept} birth={birth} beside={beside} />;
 }
 
 function Shown({
@@ -67,11 +75,13 @@ function Shown({
   trace,
   swept,
   birth,
+  beside,
 }: {
   kept: StoredTrace;
   trace: Trace;
   swept: Swept;
   birth: StoredTrace | undefined;
+  beside: readonly StoredTrace[];
 }): ReactNode {
   const { editor } = useOpenRun();
   const { bands } = editor.design.service;
@@ -110,6 +120,11 @@ function Shown({
             frequencyHz={trace.frequencyHz}
             series={[
               { name: 'predicted', values: predictedDb, tone: 'ink', dashed: true },
+              ...beside.map((one, k): Series => ({
+                name: one.name,
+                values: resampled(one, trace.frequencyHz),
+                tone: k % 2 === 0 ? 'copper' : 'muted',
+              })),
               { name: 'measured', values: measuredDb, tone: 'lake' },
             ]}
             bands={bands}
@@ -117,6 +132,7 @@ function Shown({
             format={formatDecibels}
             most={50}
           />
+          <Standing kept={kept} trace={trace} swept={swept} />
           {lossDb && (
             <FrequencyChart
               title="Loss, one way"
@@ -136,6 +152,50 @@ function Shown({
         <InBands trace={trace} swept={swept} />
       </div>
     </div>
+  );
+}
+
+/** Return loss of another sweep at the frequencies of this one; nothing beyond its own. */
+function resampled(other: StoredTrace, frequencyHz: Float64Array): Float64Array {
+  const { frequencyHz: own, s } = traceOf(other);
+  const values = returnLosses(s.s11);
+  const at = bisector((hz: number) => hz).left;
+  return frequencyHz.map((hz) => {
+    const k = at(own, hz);
+    if (k === 0 || k >= own.length) return hz === own[0] ? values[0] : NaN;
+    return values[k - 1] + ((values[k] - values[k - 1]) * (hz - own[k - 1])) / (own[k] - own[k - 1]);
+  });
+}
+
+/** SWR at the radio and the one behind it at the far end: loss in the cable hides a bad antenna. */
+function Standing({ kept, trace, swept }: { kept: StoredTrace; trace: Trace; swept: Swept }): ReactNode {
+  const { editor } = useOpenRun();
+  if (kept.far !== 'antenna') return null;
+  const size = magnitudes(trace.s.s11);
+  const atRadio = size.map(swrFromReflection);
+  const atLoad = size.map((one, k) => Math.min(MOST_SWR, swrBehindLoss(one, swept.lossDb[k])));
+  const least = (values: Float64Array): string => Math.min(...values).toFixed(2);
+  return (
+    <FrequencyChart
+      title="SWR at the radio, and at the antenna behind the cable"
+      summary={`At best ${least(atRadio)} at the radio, ${least(atLoad)} at the antenna.`}
+      unit="SWR"
+      frequencyHz={trace.frequencyHz}
+      series={[
+        {
+          name: 'predicted at the radio',
+          values: magnitudes(swept.s11).map(swrFromReflection),
+          tone: 'ink',
+          dashed: true,
+        },
+        { name: 'at the antenna', values: atLoad, tone: 'copper' },
+        { name: 'measured at the radio', values: atRadio, tone: 'lake' },
+      ]}
+      bands={editor.design.service.bands}
+      height={190}
+      format={(swr) => swr.toFixed(2)}
+      most={MOST_SWR}
+    />
   );
 }
 

@@ -24,6 +24,7 @@ import { lossOneWay } from './lossOneWay.js';
 export function Sweeps(): ReactNode {
   const traces = useTraces();
   const [chosen, setChosen] = useState<string>();
+  const [beside, setBeside] = useState<ReadonlySet<string>>(new Set());
   const trace = traces.all.find(({ id }) => id === chosen) ?? traces.all.at(-1);
   const found = useSweepFindings(trace);
   return (
@@ -42,17 +43,29 @@ export function Sweeps(): ReactNode {
                 trace={one}
                 traces={traces}
                 chosen={one.id === trace?.id}
+                beside={beside.has(one.id)}
+                onBeside={(on) => setBeside(on ? new Set([...beside, one.id]) : without(beside, one.id))}
                 onChoose={() => setChosen(one.id)}
               />
             ))}
           </ul>
         )}
-        {trace && <SweepView key={trace.id} trace={trace} all={traces.all} />}
+        {trace && (
+          <SweepView
+            key={trace.id}
+            trace={trace}
+            all={traces.all}
+            beside={traces.all.filter(({ id }) => beside.has(id) && id !== trace.id)}
+          />
+        )}
       </section>
       <Causes swept={found} />
     </>
   );
 }
+
+const without = (set: ReadonlySet<string>, gone: string): Set<string> =>
+  new Set([...set].filter((id) => id !== gone));
 
 /** What the shown sweep says in the words of the causes; only a sweep into a load or a matched end speaks of the line. */
 function useSweepFindings(kept: StoredTrace | undefined): ReturnType<typeof sweepFindings> | undefined {
@@ -177,11 +190,15 @@ function Row({
   traces,
   chosen,
   onChoose,
+  beside,
+  onBeside,
 }: {
   trace: StoredTrace;
   traces: Traces;
   chosen: boolean;
   onChoose: () => void;
+  beside: boolean;
+  onBeside: (on: boolean) => void;
 }): ReactNode {
   const { editor } = useOpenRun();
   const piece = editor.design.pieces.find(({ id }) => id === trace.pieceId);
@@ -206,6 +223,11 @@ function Row({
           </span>
         </span>
       </label>
+      {!chosen && (
+        <span className="text-sm">
+          <Tick label="Beside it" checked={beside} onChange={onBeside} />
+        </span>
+      )}
       {!trace.birth && (
         <button
           className="min-h-9 text-sm underline underline-offset-4 hover:text-copper"
