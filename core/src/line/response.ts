@@ -1,4 +1,5 @@
-import { appendPrepared, writeAbcd, type Abcd, type Element } from './element.js';
+import { cascadeOver } from './cascade.js';
+import { multiplyAbcd, writeAbcd, type Abcd, type Element } from './element.js';
 
 /** A complex number as a pair. */
 export interface Complex {
@@ -33,32 +34,9 @@ export function cascade(elements: readonly Element[], frequencyHz: number): Abcd
   const matrix = new Float64Array(8);
   for (const element of elements) {
     writeAbcd(element, frequencyHz, matrix);
-    appendPrepared(total, element, matrix);
+    multiplyAbcd(total, matrix, total);
   }
   return total;
-}
-
-/**
- * The chain matrix of a cascade at every frequency, one after the other in the same array.
- *
- * The joints of a run are a few kinds over and over: each kind is worked out once for each frequency.
- */
-export function cascadeOver(
-  elements: readonly Element[],
-  frequenciesHz: Float64Array,
-  each: (total: Abcd, k: number) => void,
-): void {
-  const kinds = [...new Set(elements)];
-  const matrices = kinds.map(() => new Float64Array(8));
-  const order = elements.map((element) => kinds.indexOf(element));
-  const total = new Float64Array(8);
-  for (let k = 0; k < frequenciesHz.length; k++) {
-    for (let j = 0; j < kinds.length; j++) writeAbcd(kinds[j], frequenciesHz[k], matrices[j]);
-    total.fill(0);
-    total[0] = total[6] = 1;
-    for (const j of order) appendPrepared(total, kinds[j], matrices[j]);
-    each(total, k);
-  }
 }
 
 /**

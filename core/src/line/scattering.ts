@@ -1,5 +1,6 @@
 import type { Element } from './element.js';
-import { cascadeOver, loadAt, type Complex, type Complexes } from './response.js';
+import { cascadeOver } from './cascade.js';
+import { loadAt, type Complex, type Complexes } from './response.js';
 
 /** Scattering parameters of a two-port against one real reference impedance. */
 export interface Scattering {
