@@ -30,16 +30,11 @@ function builtC(): string | undefined {
 }
 
 const described = (element: Element): string => {
-  switch (element.kind) {
-    case 'line':
-      return `0 ${element.z0Ohm} ${element.velocityFactor} ${element.lengthM} ${element.k1} ${element.k2}`;
-    case 'contact':
-      return `1 0 0 0 ${element.dbPerSqrtGhz} 0`;
-    case 'shunt capacitance':
-      return `2 0 0 0 ${element.farad} 0`;
-    default:
-      throw new Error(`the C loop has no ${element.kind}`);
-  }
+  if (element.kind === 'line')
+    return `0 ${element.z0Ohm} ${element.velocityFactor} ${element.lengthM} ${element.k1} ${element.k2}`;
+  if (element.kind === 'contact') return `1 0 0 0 ${element.dbPerSqrtGhz} 0`;
+  if (element.kind === 'shunt capacitance') return `2 0 0 0 ${element.farad} 0`;
+  throw new Error(`the C loop has no ${element.kind}`);
 };
 
 const kinds = [...new Set(elements)];

@@ -16,25 +16,29 @@ const worker = (): Remote<SpreadWorker> =>
     new Worker(new URL('./spread.worker.ts', import.meta.url), { type: 'module' }),
   ));
 
+/** What many runs come out at, or why that is not known. */
+export type KnownSpread = { spread: RunSpread } | { why: string };
+
 /** What many runs built from a design come out at; nothing while it is worked out. */
-export function useSpread(design: Design): RunSpread | undefined {
+export function useSpread(design: Design): KnownSpread | undefined {
   const { own } = useShop();
-  const [known, setKnown] = useState<{ design: Design; spread: RunSpread }>();
+  const [known, setKnown] = useState<{ design: Design; outcome: KnownSpread }>();
   useEffect(() => {
     let over = false;
     const timer = setTimeout(() => {
       worker()
         .spread(design, own, DRAWS, SEED)
         .then((spread) => {
-          if (!over) setKnown({ design, spread });
+          if (!over) setKnown({ design, outcome: { spread } });
         })
-        // A worker that does not load leaves the spread out; the figures beside carry theirs.
-        .catch((error: unknown) => console.warn('spread', error));
+        .catch((error: unknown) => {
+          if (!over) setKnown({ design, outcome: { why: String(error) } });
+        });
     }, QUIET_MS);
     return () => {
       over = true;
       clearTimeout(timer);
     };
   }, [design, own]);
-  return known?.design === design ? known.spread : undefined;
+  return known?.design === design ? known.outcome : undefined;
 }

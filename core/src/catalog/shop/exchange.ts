@@ -229,10 +229,19 @@ function fromRow(
     else if (nullable.has(name)) value[name] = null;
   }
   for (const name of flag) value[name] = /^(yes|true|1)$/i.test((row[name] ?? '').trim());
-  if (kind === 'adapter') value.faces = [(row.face1 ?? '').trim(), (row.face2 ?? '').trim()];
-  if (kind === 'part') value.pins = pinsOfRow(row, numeric);
-  if (kind === 'reel') value.damaged = spansOfCell(row.damaged ?? '');
+  Object.assign(value, spreadOverColumns(kind, row, numeric));
   return problem ? { value, problem } : { value };
+}
+
+/** What is one list in JSON and several columns, or one cell, in CSV. */
+function spreadOverColumns(
+  kind: string,
+  row: Record<string, string>,
+  numeric: (name: string) => number | undefined,
+): Record<string, unknown> {
+  if (kind === 'adapter') return { faces: [(row.face1 ?? '').trim(), (row.face2 ?? '').trim()] };
+  if (kind === 'part') return { pins: pinsOfRow(row, numeric) };
+  return kind === 'reel' ? { damaged: spansOfCell(row.damaged ?? '') } : {};
 }
 
 /** `3.2-3.6 10-10.4`: damaged stretches, m. */

@@ -43,28 +43,36 @@ function bruteForce(pieces: WantedPiece[], reels: Reel[]): [number, number, numb
   const begun = spans.map(() => 0);
   const lots = new Map<string, string>();
   const need = pieces.map(({ lengthM }) => Math.ceil((lengthM + SAW_M) * 1000 - 1e-6));
+  const keepBetter = (fresh: number): void => {
+    const used = left.filter((_, b) => begun[b] > 0);
+    const scrap = used.reduce((sum, mm) => sum + (mm < 500 ? mm : 0), 0);
+    const value: [number, number, number] = [fresh, scrap, -Math.max(...used)];
+    const order = best ? value.map((one, n) => one - (best as number[])[n]).find((d) => d !== 0) : -1;
+    if (order !== undefined && order < 0) best = value;
+  };
+  const allowed = (k: number, b: number): boolean => {
+    const { set, lot } = pieces[k];
+    const ofSet = set === '' ? undefined : lots.get(set);
+    return (
+      left[b] >= need[k] &&
+      (lot === '' || lot === spans[b].lot) &&
+      (ofSet === undefined || ofSet === spans[b].lot)
+    );
+  };
   const visit = (k: number, fresh: number): void => {
     if (best && fresh > best[0]) return;
-    if (k === pieces.length) {
-      const used = left.filter((_, b) => begun[b] > 0);
-      const scrap = used.reduce((sum, mm) => sum + (mm < 500 ? mm : 0), 0);
-      const value: [number, number, number] = [fresh, scrap, -Math.max(...used)];
-      const order = best ? value.map((one, n) => one - (best as number[])[n]).find((d) => d !== 0) : -1;
-      if (order !== undefined && order < 0) best = value;
-      return;
-    }
+    if (k === pieces.length) return keepBetter(fresh);
     const { set } = pieces[k];
     for (const [b, span] of spans.entries()) {
-      if (left[b] < need[k] || (pieces[k].lot !== '' && pieces[k].lot !== span.lot)) continue;
-      const was = lots.get(set);
-      if (set !== '' && was !== undefined && was !== span.lot) continue;
-      if (set !== '') lots.set(set, span.lot);
+      if (!allowed(k, b)) continue;
+      const first = set !== '' && !lots.has(set);
+      if (first) lots.set(set, span.lot);
       left[b] -= need[k];
       begun[b]++;
       visit(k + 1, fresh + (span.source === 'reel' ? need[k] : 0));
       left[b] += need[k];
       begun[b]--;
-      if (set !== '' && was === undefined) lots.delete(set);
+      if (first) lots.delete(set);
     }
   };
   visit(0, 0);

@@ -39,9 +39,11 @@ export function SweepSection(): ReactNode {
 /** What the run comes out at when it is built within its tolerances. */
 function AsBuilt(): ReactNode {
   const { editor } = useOpenRun();
-  const spread = useSpread(editor.design);
-  if (!spread || editor.design.pieces.length === 0) return null;
-  const { swrAtRadio: swr, lossDb, draws } = spread;
+  const known = useSpread(editor.design);
+  if (!known || editor.design.pieces.length === 0) return null;
+  if ('why' in known)
+    return <p className="mt-2 px-3 text-sm text-caution">As built: not worked out, {known.why}.</p>;
+  const { swrAtRadio: swr, lossDb, draws } = known.spread;
   return (
     <p className="mt-2 px-3 text-sm text-muted">
       As built, nine of ten: loses{' '}

@@ -1,4 +1,4 @@
-import { formatLength, type MatchDevice } from '@kobran/core';
+import { formatLength, type MatchDevice, type MatchPiece } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { useWidth } from '../../ruler/useWidth.js';
@@ -23,14 +23,12 @@ export function DeviceDrawing({ device }: { device: MatchDevice }): ReactNode {
   const total = inLine.reduce((sum, { lengthM }) => sum + lengthM, 0) || longest;
   const loops = hanging.some(({ far }) => far === undefined);
   const scale = room / Math.max(total, longest * 1.6);
-  let x = PORT + 30;
-  const start = x;
-  const drawn = inLine.map((piece) => {
-    const from = x;
-    x += Math.max(40, piece.lengthM * scale);
-    return { piece, from, to: x };
-  });
-  const end = drawn.length > 0 ? x : start + room * SHARE;
+  const start = PORT + 30;
+  const drawn = inLine.reduce<{ piece: MatchPiece; from: number; to: number }[]>((before, piece) => {
+    const from = before.at(-1)?.to ?? start;
+    return [...before, { piece, from, to: from + Math.max(40, piece.lengthM * scale) }];
+  }, []);
+  const end = drawn.at(-1)?.to ?? start + room * SHARE;
   const words = device.pieces.map(
     ({ name, lengthM, degrees }) => `${name} ${said(lengthM)}, ${degrees.toFixed(0)} degrees`,
   );

@@ -15,21 +15,20 @@ import {
   placeOf,
   predictSweep,
   returnLossDb,
-  swrBehindLoss,
-  swrFromReflection,
   type Complexes,
   type Echo,
   type EchoPeak,
   type Swept,
   type Trace,
 } from '@kobran/core';
-import { bisector } from 'd3';
+import { bisectLeft } from 'd3';
 import { useMemo, useState, type ReactNode } from 'react';
 import { FrequencyChart, type Series } from '../../charts/FrequencyChart.js';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { lossOneWay } from './lossOneWay.js';
 import { useCatalog } from '../../shop/Shop.js';
+import { Standing } from './Standing.js';
 import { CircleChart } from '../../traces/CircleChart.js';
 import { EchoChart } from '../../traces/EchoChart.js';
 import { traceOf } from '../../traces/useTraces.js';
@@ -38,8 +37,6 @@ const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
 /** Echoes below this are the joints of a sound run, dB. Common practice, no source. */
 const LOOK_AT_DB = 34;
 const MOST_PEAKS = 6;
-/** Top of the chart of standing waves. */
-const MOST_SWR = 5;
 
 const returnLosses = (of: Complexes): Float64Array => magnitudes(of).map(returnLossDb);
 
@@ -159,44 +156,11 @@ function Shown({
 function resampled(other: StoredTrace, frequencyHz: Float64Array): Float64Array {
   const { frequencyHz: own, s } = traceOf(other);
   const values = returnLosses(s.s11);
-  const at = bisector((hz: number) => hz).left;
   return frequencyHz.map((hz) => {
-    const k = at(own, hz);
+    const k = bisectLeft(own, hz);
     if (k === 0 || k >= own.length) return hz === own[0] ? values[0] : NaN;
     return values[k - 1] + ((values[k] - values[k - 1]) * (hz - own[k - 1])) / (own[k] - own[k - 1]);
   });
-}
-
-/** SWR at the radio and the one behind it at the far end: loss in the cable hides a bad antenna. */
-function Standing({ kept, trace, swept }: { kept: StoredTrace; trace: Trace; swept: Swept }): ReactNode {
-  const { editor } = useOpenRun();
-  if (kept.far !== 'antenna') return null;
-  const size = magnitudes(trace.s.s11);
-  const atRadio = size.map(swrFromReflection);
-  const atLoad = size.map((one, k) => Math.min(MOST_SWR, swrBehindLoss(one, swept.lossDb[k])));
-  const least = (values: Float64Array): string => Math.min(...values).toFixed(2);
-  return (
-    <FrequencyChart
-      title="SWR at the radio, and at the antenna behind the cable"
-      summary={`At best ${least(atRadio)} at the radio, ${least(atLoad)} at the antenna.`}
-      unit="SWR"
-      frequencyHz={trace.frequencyHz}
-      series={[
-        {
-          name: 'predicted at the radio',
-          values: magnitudes(swept.s11).map(swrFromReflection),
-          tone: 'ink',
-          dashed: true,
-        },
-        { name: 'at the antenna', values: atLoad, tone: 'copper' },
-        { name: 'measured at the radio', values: atRadio, tone: 'lake' },
-      ]}
-      bands={editor.design.service.bands}
-      height={190}
-      format={(swr) => swr.toFixed(2)}
-      most={MOST_SWR}
-    />
-  );
 }
 
 /** The disc shows the bands in use with a little on both sides: a long run winds round it many times. */
