@@ -10,7 +10,7 @@ export { VELOCITY_TOLERANCE, cutEndBehindPlaneM, cutSheet, type CutSheet } from 
 export { parseElectrical } from './parseElectrical.js';
 export { setSpread, type SetMember, type SetSpread } from './matchedSet.js';
 export { resonancesOf } from './resonances.js';
-export { learnLot, type LearnedLot, type LotReading } from './lots.js';
+export { learnLot, lotVelocity, type LearnedLot, type LotReading } from './lots.js';
 export {
   CUT_SIGMA_M,
   READING_SIGMA,

@@ -9,6 +9,9 @@ export interface LotReading {
   delayS: number;
 }
 
+/** Velocity factor which one reading alone would have. */
+export const lotVelocity = ({ lengthM, delayS }: LotReading): number => lengthM / (delayS * SPEED_OF_LIGHT);
+
 /** What a lot has taught: its velocity factor with its spread, and what was left out. */
 export interface LearnedLot {
   velocityFactor: number;
@@ -35,7 +38,7 @@ export function learnLot(
   readings: readonly LotReading[],
   sheet: { velocityFactor: number; sigma: number },
 ): LearnedLot {
-  const factors = readings.map(({ lengthM, delayS }) => lengthM / (delayS * SPEED_OF_LIGHT));
+  const factors = readings.map(lotVelocity);
   const middle = median(factors);
   const spreadOfMiddle = median(factors.map((one) => Math.abs(one - middle)));
   // With two readings nothing says which of them is wrong.
@@ -56,7 +59,7 @@ export function learnLot(
   }
   const slowness = sum / weight;
   const velocityFactor = 1 / slowness;
-  const deviations = used.map(({ lengthM, delayS }) => lengthM / (delayS * SPEED_OF_LIGHT) - velocityFactor);
+  const deviations = used.map((one) => lotVelocity(one) - velocityFactor);
   const spread =
     used.length > 1
       ? Math.sqrt(deviations.reduce((total, one) => total + one * one, 0) / (used.length - 1))

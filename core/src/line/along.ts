@@ -16,6 +16,8 @@ export interface Along {
   netW: Float64Array;
   /** Peak voltage at the place itself, V. */
   peakV: Float64Array;
+  /** Peak current at the place itself, A. */
+  peakA: Float64Array;
   /** Peak voltage at the nearest standing-wave maximum, V: the envelope. */
   envelopeV: Float64Array;
 }
@@ -48,6 +50,7 @@ export function along(
     distanceM: new Float64Array(count),
     netW: new Float64Array(count),
     peakV: new Float64Array(count),
+    peakA: new Float64Array(count),
     envelopeV: new Float64Array(count),
   };
   // State: V.re, V.im, I.re, I.im with 1 V across the load; samples are written from the load backwards.
@@ -102,6 +105,7 @@ function write(out: Along, at: number, [vr, vi, ir, ii]: Float64Array, distanceM
   out.distanceM[at] = distanceM;
   out.netW[at] = vr * ir + vi * ii;
   out.peakV[at] = Math.SQRT2 * modulus(vr, vi);
+  out.peakA[at] = Math.SQRT2 * modulus(ir, ii);
   out.envelopeV[at] =
     (modulus(vr + z0 * ir, vi + z0 * ii) + modulus(vr - z0 * ir, vi - z0 * ii)) * Math.SQRT1_2;
 }
@@ -114,6 +118,7 @@ function scale(out: Along, [vr, vi, ir, ii]: Float64Array, forwardW: number, z0:
   for (let k = 0; k < out.netW.length; k++) {
     out.netW[k] *= power;
     out.peakV[k] *= volts;
+    out.peakA[k] *= volts;
     out.envelopeV[k] *= volts;
   }
 }

@@ -65,19 +65,13 @@ describe('energy', () => {
         const power = ({ v, i }: (typeof all)[number]): number => v[0] * i[0] + v[1] * i[1];
         const lost = elements.reduce((sum, element, k) => {
           const omega = 2 * Math.PI * hz;
-          switch (element.kind) {
-            case 'series resistance':
-            case 'series branch':
-              return sum + square(all[k].i) * element.ohm;
-            case 'shunt resistance':
-              return sum + square(all[k].v) / element.ohm;
-            case 'shunt branch': {
-              const x = omega * element.henry - 1 / (omega * element.farad);
-              return sum + (square(all[k].v) * element.ohm) / (element.ohm ** 2 + x ** 2);
-            }
-            default:
-              return sum;
-          }
+          const { kind } = element;
+          if (kind === 'series resistance' || kind === 'series branch')
+            return sum + square(all[k].i) * element.ohm;
+          if (kind === 'shunt resistance') return sum + square(all[k].v) / element.ohm;
+          if (kind !== 'shunt branch') return sum;
+          const x = omega * element.henry - 1 / (omega * element.farad);
+          return sum + (square(all[k].v) * element.ohm) / (element.ohm ** 2 + x ** 2);
         }, 0);
         const [into, out] = [power(all[0]), power(all[all.length - 1])];
         expect(Math.abs(into - out - lost) / into).toBeLessThan(1e-9);

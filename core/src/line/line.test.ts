@@ -221,6 +221,8 @@ describe('along the run', () => {
     expect(run.netW[0]).toBeCloseTo(100, 9);
     expect(run.envelopeV[0]).toBeCloseTo(Math.sqrt(2 * 100 * 50), 9);
     expect(run.peakV[0]).toBeCloseTo(run.envelopeV[0], 9);
+    // Ohm’s law in a matched line: I = V / Z0.
+    expect(run.peakA[0]).toBeCloseTo(run.peakV[0] / 50, 9);
   });
 
   it('mismatched: the envelope at the load is √(2·P·Z0·SWR) of the net power, and no voltage exceeds it', () => {

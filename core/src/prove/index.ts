@@ -27,6 +27,7 @@ export {
   judgeSweep,
   lossFromReflection,
   lossMarginDb,
+  phaseDriftOf,
   returnLossLimitDb,
   type Drift,
   type SweepFigures,

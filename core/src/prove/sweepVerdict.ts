@@ -1,3 +1,4 @@
+import type { Complexes } from '../line/index.js';
 import { formatDecibels, formatFrequency } from '../quantity/index.js';
 import type { ReadingVerdict } from './expectations.js';
 
@@ -189,5 +190,57 @@ export function driftOf(
     why: rises
       ? `${formatDecibels(atHigh)} more at the top and ${formatDecibels(atLow)} at the bottom: rising with frequency${rained ? ' and after rain' : ''}, as water in the cable does.`
       : `${formatDecibels(most)} more at all frequencies alike: a contact, not water.`,
+  };
+}
+
+/** A phase differs by this much from day to day, degrees. Common practice, no source. */
+const PHASE_MARGIN_DEG = 3;
+/** Samples on both sides over which the ripple of near joints is averaged out. */
+const PHASE_WINDOW = 10;
+
+/** How the electrical length has changed at a frequency. */
+export interface PhaseDrift {
+  /** One way; longer is positive, degrees. */
+  degrees: number;
+  verdict: ReadingVerdict;
+  why: string;
+}
+
+/**
+ * Phase now against phase at birth, one way.
+ *
+ * @param twoWay are these reflections from an open or shorted end, which pass the run there and back?
+ * @returns nothing where the two sweeps do not share the frequency
+ */
+export function phaseDriftOf(
+  birth: { frequencyHz: Float64Array; s: Complexes },
+  now: { frequencyHz: Float64Array; s: Complexes },
+  atHz: number,
+  twoWay: boolean,
+): PhaseDrift | undefined {
+  const middle = now.frequencyHz.findIndex((hz) => hz >= atHz);
+  const first = birth.frequencyHz;
+  if (middle < 0 || atHz < first[0] || atHz > first[first.length - 1]) return undefined;
+  let [re, im] = [0, 0];
+  const from = Math.max(0, middle - PHASE_WINDOW);
+  const to = Math.min(now.frequencyHz.length, middle + PHASE_WINDOW + 1);
+  for (let k = from; k < to; k++) {
+    const hz = now.frequencyHz[k];
+    if (hz < first[0] || hz > first[first.length - 1]) continue;
+    const [br, bi] = [interpolated(first, birth.s.re, hz), interpolated(first, birth.s.im, hz)];
+    re += now.s.re[k] * br + now.s.im[k] * bi;
+    im += now.s.im[k] * br - now.s.re[k] * bi;
+  }
+  const turned = (Math.atan2(im, re) * 180) / Math.PI;
+  const degrees = -turned / (twoWay ? 2 : 1);
+  const size = Math.abs(degrees);
+  const verdict = size <= PHASE_MARGIN_DEG ? 'pass' : size <= 3 * PHASE_MARGIN_DEG ? 'marginal' : 'fail';
+  return {
+    degrees,
+    verdict,
+    why:
+      verdict === 'pass'
+        ? `Its phase is within ${PHASE_MARGIN_DEG}° of when it was new.`
+        : `${size.toFixed(1)}° ${degrees > 0 ? 'longer' : 'shorter'} than when it was new: another temperature, water (it slows the wave), or not the same run.`,
   };
 }

@@ -6,7 +6,6 @@ import {
   returnLossDb,
   sweep,
   swrFromReflection,
-  type Along,
   type Response,
 } from '../line/index.js';
 import { routeLength } from '../route/index.js';
@@ -19,6 +18,7 @@ import { figures, jointSheet, pieceSheet } from './lineSheets.js';
 import { defaultPractice, REMAKE_M, type Practice } from './practice.js';
 import { receptionOf } from './reception.js';
 import { referenceOhmOf } from './reference.js';
+import { rulerSamples, SAMPLES } from './rulerAt.js';
 import type { Sheet } from './sheet.js';
 import type { Snag, SnagContext } from './snag.js';
 import { snagRules } from './snags/index.js';
@@ -120,9 +120,6 @@ export function evaluate(given: Design, catalog: Catalog, options: EvaluateOptio
   return { ...sheet, ...sentences(design, sheet) };
 }
 
-/** Samples of voltage and power within each cable. */
-const SAMPLES = 40;
-
 const weight = { stop: 0, caution: 1, note: 2 };
 const byWeight = (x: Snag, y: Snag): number => weight[x.level] - weight[y.level] || x.distanceM - y.distanceM;
 
@@ -137,12 +134,3 @@ function frequencies(lowHz: number, topHz: number, points: number): Float64Array
 /** The line near the antenna sees at least the antenna's SWR; joints can add to it at the radio. */
 const worstSwr = (reflections: Float64Array, antennaSwr: number): number =>
   Math.max(antennaSwr, ...reflections.map(swrFromReflection));
-
-const rulerSamples = ({ frequencyHz, distanceM, netW, peakV, envelopeV }: Along): Sheet['ruler'] => ({
-  frequencyHz,
-  distanceM,
-  netW,
-  heatLossDb: netW.map((watts) => 10 * Math.log10(netW[0] / watts)),
-  peakV,
-  envelopeV,
-});

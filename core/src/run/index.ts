@@ -38,6 +38,7 @@ export type { EndSheet, JointSheet, PieceSheet, ProofSheet, Sheet, WrapSheet } f
 export { USUAL_NOISE_FIGURE_DB, type Reception } from './reception.js';
 export type { Remedy, Snag, SnagLevel } from './snag.js';
 export { runExpectations, type RunExpectation } from './runExpectations.js';
+export { rulerAt } from './rulerAt.js';
 export { layOut } from './layout.js';
 export { shorten, type Shortened } from './shorten.js';
 export type { Slack } from './slack.js';

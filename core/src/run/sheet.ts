@@ -93,7 +93,7 @@ export interface WrapSheet {
   sealed: boolean;
 }
 
-/** Voltage, power and loss along the ruler at the highest frequency; arrays of equal length. */
+/** Voltage, current, power and loss along the ruler at one frequency; arrays of equal length. */
 export interface RulerSamples {
   frequencyHz: number;
   distanceM: Float64Array;
@@ -101,7 +101,9 @@ export interface RulerSamples {
   netW: Float64Array;
   /** What has turned into heat up to here, dB. */
   heatLossDb: Float64Array;
+  /** Peak volts and amperes at the place itself. */
   peakV: Float64Array;
+  peakA: Float64Array;
   envelopeV: Float64Array;
 }
 

@@ -3,6 +3,7 @@ import {
   formatFrequency,
   formatLength,
   lotOf,
+  lotVelocity,
   nextCut,
   parseFrequency,
   parseLength,
@@ -90,6 +91,7 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
           <LotSaid lot={lot} name={lotName} />
         </p>
       </div>
+      <LotHistory lot={lot} />
       {doubtful && advice.kind === 'doubt' && (
         <p className="mt-2 flex flex-wrap gap-3">
           {advice.order !== undefined && (
@@ -126,6 +128,30 @@ function LotSaid({ lot, name }: { lot: LearnedLot; name: string }): ReactNode {
   const count = `${lot.used.length} ${lot.used.length === 1 ? 'reading' : 'readings'}`;
   const left = lot.outliers.length === 0 ? '' : `; ${lot.outliers.length} left out as outliers`;
   return `Velocity factor ${factor}, learned from ${count} of other pieces${left}.`;
+}
+
+/** What each piece of the lot has said; what was left out is told so. */
+function LotHistory({ lot }: { lot: LearnedLot }): ReactNode {
+  const { units } = usePreferences();
+  const all = [
+    ...lot.used.map((one) => ({ ...one, out: false })),
+    ...lot.outliers.map((one) => ({ ...one, out: true })),
+  ];
+  if (all.length === 0) return null;
+  return (
+    <details className="mt-2">
+      <summary className="cursor-pointer text-sm text-muted">History of the lot</summary>
+      <ul className="figures mt-1 text-sm">
+        {all.map((one, k) => (
+          <li key={k} className={one.out ? 'text-caution' : ''}>
+            {one.piece}: {lotVelocity(one).toFixed(4)} from{' '}
+            {formatLength(one.lengthM, { system: units, digits: 3 })}
+            {one.out ? ', left out as an outlier' : ''}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
 }
 
 /** What to do next, in one sentence, with what is left. */

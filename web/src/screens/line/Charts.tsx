@@ -5,6 +5,8 @@ import type { RulerScale } from '../../ruler/scale.js';
 
 interface Props {
   sheet: Sheet;
+  /** What stands along the ruler at the frequency that is looked at. */
+  ruler: Sheet['ruler'];
   scale: RulerScale;
   width: number;
   cursorM: number | undefined;
@@ -14,14 +16,15 @@ interface Props {
 const HEIGHT = 76;
 
 /** Power, voltage and loss on the ruler’s own scale. */
-export function Charts({ sheet, scale, width, cursorM, onCursor }: Props): ReactNode {
-  const { ruler, figures, tube, receiveOnly, joints } = sheet;
+export function Charts({ sheet, ruler, scale, width, cursorM, onCursor }: Props): ReactNode {
+  const { figures, tube, receiveOnly, joints } = sheet;
   const shared = { distanceM: ruler.distanceM, scale, width, cursorM, onCursor, height: HEIGHT };
   const percent = (share: number): string => `${(share * 100).toFixed(0)} %`;
   const first = ruler.netW[0];
   const last = ruler.netW.at(-1) ?? 0;
   const say = receiveOnly ? percent : formatPower;
   const volts = (v: number): string => `${v < 10 ? v.toFixed(1) : v.toFixed(0)} V`;
+  const amperes = (a: number): string => `${a.toPrecision(2)} A`;
   const weakest = Math.min(...joints.map(({ limit }) => limit.value));
   const at = formatFrequency(ruler.frequencyHz);
   return (
@@ -39,7 +42,7 @@ export function Charts({ sheet, scale, width, cursorM, onCursor }: Props): React
           {...shared}
           title="Voltage"
           unit="peak at a standing-wave maximum, forward power"
-          summary={`At most ${volts(figures.peakVoltage.value)}; the weakest joint is rated ${volts(weakest)}.`}
+          summary={`At most ${volts(Math.max(...ruler.envelopeV))}; over the bands ${volts(figures.peakVoltage.value)}; the weakest joint is rated ${volts(weakest)}.`}
           values={ruler.envelopeV}
           format={volts}
           limits={[
@@ -48,6 +51,16 @@ export function Charts({ sheet, scale, width, cursorM, onCursor }: Props): React
               ? []
               : [{ value: tube.firesAboveV, label: 'right tube fires from' }]),
           ]}
+        />
+      )}
+      {!receiveOnly && (
+        <AlongChart
+          {...shared}
+          title="Current"
+          unit="peak at the place, forward power"
+          summary={`At most ${amperes(Math.max(...ruler.peakA))}, at the antenna ${amperes(ruler.peakA.at(-1) ?? 0)}.`}
+          values={ruler.peakA}
+          format={amperes}
         />
       )}
       <AlongChart

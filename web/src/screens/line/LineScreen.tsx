@@ -1,11 +1,13 @@
-import { counted, type Snag } from '@kobran/core';
-import { useState, type ReactNode } from 'react';
+import { counted, formatFrequency, parseFrequency, rulerAt, type Snag } from '@kobran/core';
+import { useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { LineDrawing } from '../../ruler/LineDrawing.js';
 import { useRulerView } from '../../ruler/useRulerView.js';
 import { useWidth } from '../../ruler/useWidth.js';
 import { ZoomBar } from '../../ruler/ZoomBar.js';
 import { useOpenRun } from '../../runs/RunContext.js';
+import { useCatalog } from '../../shop/Shop.js';
+import { QuantityField } from '../../shell/QuantityField.js';
 import { SnagList } from '../../shell/SnagList.js';
 import { Charts } from './Charts.js';
 import { Ends } from './Ends.js';
@@ -20,8 +22,14 @@ import { useWhatIf, WhatIf } from './WhatIf.js';
 
 /** Plan: the run on its ruler, power, voltage and loss on the same scale, snags in words, and the selected place at the side. */
 export function LineScreen(): ReactNode {
-  const { sheet, id: runId } = useOpenRun();
+  const { sheet, editor, id: runId } = useOpenRun();
   const [cursorM, setCursorM] = useState<number>();
+  const [lookHz, setLookHz] = useState<number>();
+  const catalog = useCatalog();
+  const ruler = useMemo(
+    () => (lookHz === undefined ? sheet.ruler : rulerAt(editor.design, catalog, lookHz)),
+    [lookHz, sheet, editor.design, catalog],
+  );
   const [dialog, setDialog] = useState<'fit' | 'insert'>();
   const [ref, width] = useWidth<HTMLDivElement>();
   const view = useRulerView(sheet.totalM, width);
@@ -74,10 +82,24 @@ export function LineScreen(): ReactNode {
                   onClick={whatIf.toggle}
                 />
                 <span className="flex-1" />
+                <span className="flex items-center gap-1.5">
+                  <span aria-hidden="true">At</span>
+                  <span className="w-32">
+                    <QuantityField
+                      label="Frequency of the curves"
+                      hideLabel
+                      value={ruler.frequencyHz}
+                      format={formatFrequency}
+                      parse={parseFrequency}
+                      onChange={setLookHz}
+                    />
+                  </span>
+                </span>
                 <ZoomBar view={view} aroundM={selection.atM} />
               </div>
               <Charts
                 sheet={sheet}
+                ruler={ruler}
                 scale={view.scale}
                 width={width}
                 cursorM={cursorM}

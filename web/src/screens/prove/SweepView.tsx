@@ -12,6 +12,7 @@ import {
   judgeSweep,
   magnitudes,
   onRuler,
+  phaseDriftOf,
   placeOf,
   predictSweep,
   returnLossDb,
@@ -197,6 +198,7 @@ function Since({
   lossDb: Float64Array;
   trace: Trace;
 }): ReactNode {
+  const { editor } = useOpenRun();
   const first = traceOf(birth);
   const firstLoss = lossOneWay(first.s, birth.far);
   if (!firstLoss) return null;
@@ -205,10 +207,24 @@ function Since({
     { frequencyHz: trace.frequencyHz, lossDb },
     kept.rained,
   );
+  const { bands } = editor.design.service;
+  const phase = phaseDriftOf(
+    { frequencyHz: first.frequencyHz, s: first.s.s21 ?? first.s.s11 },
+    { frequencyHz: trace.frequencyHz, s: trace.s.s21 ?? trace.s.s11 },
+    (bands[0].lowHz + bands[0].highHz) / 2,
+    !trace.s.s21,
+  );
   return (
-    <p className="text-lg">
-      <strong className={tone[verdict]}>Since it was new: {verdict}.</strong> {why}
-    </p>
+    <>
+      <p className="text-lg">
+        <strong className={tone[verdict]}>Since it was new: {verdict}.</strong> {why}
+      </p>
+      {phase && (
+        <p className="text-lg">
+          <strong className={tone[phase.verdict]}>Phase since then: {phase.verdict}.</strong> {phase.why}
+        </p>
+      )}
+    </>
   );
 }
 
