@@ -12,23 +12,28 @@ const card = ['Space', 'Space', 'Space', 'Space', 'Space', 'Space'];
 const views = [
   { name: 'board', path: '/' },
   { name: 'line', path: `${run(2)}/plan?at=main%3Eantenna` },
-  { name: 'cables', path: `${run(2)}/cables` },
   { name: 'catalog', path: '/catalog/part/n-plug-gland-10mm' },
   { name: 'identify', path: '/identify', press: '13.6 to 15.2 mm' },
   { name: 'kit', path: '/kit', press: 'Find the smallest kit', until: 'no set is smaller' },
   { name: 'train', path: '/train', keys: ['1'] },
   { name: 'practice', path: '/jobs/7a0e1d00-0000-4000-8000-00000000b001/practice' },
-  { name: 'ends', path: '/ends' },
   { name: 'make', path: `${run(1)}/make` },
-  {
-    name: 'batch',
-    path: `${run(1)}/make/jumper.a/batch`,
-    press: 'Lay them out',
-    then: ['Space', 'Space', 'Space'],
-  },
   { name: 'card', path: `${run(3)}/make/main.b`, keys: card },
   { name: 'card-phone', path: `${run(3)}/make/main.b`, keys: card, phone: true },
   { name: 'cut', path: `${run(5)}/cut` },
+  { name: 'match', path: `${run(3)}/match` },
+  {
+    name: 'reels',
+    path: '/jobs/7a0e1d00-0000-4000-8000-00000000b001/reels',
+    press: 'Plan the cuts',
+    until: 'Cut list, Brackwater Sluice',
+  },
+  {
+    name: 'instruments',
+    path: `/instruments?run=${run(1).slice('/runs/'.length)}&piece=main`,
+    press: 'Put it on the bench',
+    until: 'Power at both ends',
+  },
   { name: 'prove', path: `${run(1)}/prove`, scroll: '#sweeps' },
   { name: 'route', path: `${run(1)}/route` },
   { name: 'bond', path: `${run(3)}/bond` },
@@ -51,17 +56,7 @@ const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
-for (const {
-  name,
-  path,
-  theme = 'light',
-  phone = false,
-  keys = [],
-  press,
-  then = [],
-  until,
-  scroll,
-} of views) {
+for (const { name, path, theme = 'light', phone = false, keys = [], press, until, scroll } of views) {
   const page = await browser.newPage({
     viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
   });
@@ -74,7 +69,6 @@ for (const {
   await page.waitForLoadState('networkidle');
   for (const key of keys) await page.keyboard.press(key);
   if (press) await page.getByRole('button', { name: press }).click();
-  for (const key of then) await page.keyboard.press(key);
   if (until) await page.getByText(until).waitFor({ timeout: 120_000 });
   if (scroll) await page.locator(scroll).evaluate((heading) => heading.scrollIntoView());
   await page.waitForTimeout(400);

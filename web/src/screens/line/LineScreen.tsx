@@ -66,7 +66,7 @@ export function LineScreen(): ReactNode {
                 cursorM={cursorM}
                 onCursor={setCursorM}
               />
-              <div className="mt-1 flex flex-wrap items-center gap-x-2 gap-y-1 px-3 text-sm">
+              <div className="mt-2 flex flex-wrap items-center gap-x-2 gap-y-1 px-3 text-sm">
                 <Tool keyName="A" label="Put a piece in" onClick={() => setDialog('insert')} />
                 {(joint ?? !sheet.passes) && (
                   <Tool keyName="F" label={`Make J${fitJoint.number} fit`} onClick={() => setDialog('fit')} />

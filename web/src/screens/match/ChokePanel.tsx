@@ -104,9 +104,9 @@ function Shown({
   const words = `${found.turns} turns of ${cable.name} on ${small(found.diameterM)}: above ${formatResistance(targetOhm)} ${band ? `from ${formatFrequency(band.lowHz)} to ${formatFrequency(band.highHz)}` : 'nowhere'}`;
   return (
     <section className="mt-4" aria-label="Choke">
-      <h2 className="text-lg font-bold" role="status">
-        {words}
-      </h2>
+      <div role="status">
+        <h2 className="text-lg font-bold">{words}</h2>
+      </div>
       <div className="mt-2 grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
         <div className="min-w-0">
           <Coil choke={found} cable={cable} />

@@ -55,9 +55,9 @@ export function DeviceShown({ device, load }: { device: MatchDevice; load: Compl
   const small = (value: number): string => formatLength(value, { system: units, small: true });
   return (
     <section className="mt-4" aria-label={device.name}>
-      <h2 className="text-lg font-bold" role="status">
-        {sayWorth(device, simulated, middle)}
-      </h2>
+      <div role="status">
+        <h2 className="text-lg font-bold">{sayWorth(device, simulated, middle)}</h2>
+      </div>
       <DeviceDrawing device={device} />
       <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
         <div className="min-w-0">

@@ -1,0 +1,45 @@
+import { demo, expect, saved, test } from './server.js';
+
+test('a transformer is worked out for the antenna, put into the run, and trimmed there', async ({
+  page,
+  baseURL,
+}) => {
+  await page.goto(`${baseURL}${demo.hf}/match`);
+  await page.getByLabel('Antenna, resistance').fill('112 ohm');
+  await page.getByLabel('Antenna, resistance').press('Enter');
+  // √(50 · 112) = 74.8 ohm: 75 ohm cable makes 50.2 of it.
+  await expect(page.getByRole('main').getByRole('status')).toContainText(/SWR 1\.0\d at 5\.37 MHz instead of 2\.24/);
+  await page.getByLabel('Reactance').fill('bananas');
+  await page.getByLabel('Reactance').press('Enter');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await page.getByLabel('Reactance').press('Escape');
+  await page.getByRole('button', { name: 'Put it into the run' }).click();
+  await saved(page);
+  await page.goto(`${baseURL}${demo.hf}/cut`);
+  await expect(page.getByRole('region', { name: 'Trim coach for Quarter-wave section' })).toBeVisible();
+});
+
+test('stub, series section, balun, delay and choke each answer; one that cannot says so', async ({
+  page,
+  baseURL,
+}) => {
+  await page.goto(`${baseURL}${demo.hf}/match?kind=series`);
+  const said = page.getByRole('main').getByRole('status').first();
+  await page.getByLabel('Antenna, resistance').fill('400');
+  await page.getByLabel('Antenna, resistance').press('Enter');
+  await expect(said).toContainText('No series section of this cable matches this load');
+  await page.getByRole('radio', { name: 'Stub', exact: true }).click();
+  await expect(said).toContainText(/Shorted stub: SWR 1\.\d\d/);
+  await page.getByRole('radio', { name: /^Second/ }).check();
+  await expect(said).toContainText('Shorted stub');
+  await page.getByRole('radio', { name: 'Half-wave balun' }).click();
+  await expect(said).toContainText(/SWR 1\.0\d/);
+  await page.getByRole('radio', { name: 'Delay line' }).click();
+  await page.getByLabel('Or nanoseconds').fill('10 ns');
+  await page.getByLabel('Or nanoseconds').press('Enter');
+  await expect(page.getByLabel('Degrees')).toHaveValue('19.33°');
+  await page.getByRole('radio', { name: 'Choke' }).click();
+  await expect(said).toContainText(/turns of RG-8X/);
+  await page.getByRole('button', { name: /^Add the turns to/ }).click();
+  await expect(page.getByText(/is longer by its turns/)).toBeVisible();
+});
