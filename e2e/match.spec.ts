@@ -37,7 +37,7 @@ test('stub, series section, balun, delay and choke each answer; one that cannot 
   await page.getByRole('radio', { name: 'Delay line' }).click();
   await page.getByLabel('Or nanoseconds').fill('10 ns');
   await page.getByLabel('Or nanoseconds').press('Enter');
-  await expect(page.getByLabel('Degrees')).toHaveValue('19.33°');
+  await expect(page.getByRole('textbox', { name: 'Degrees' })).toHaveValue('19.33°');
   await page.getByRole('radio', { name: 'Choke' }).click();
   await expect(said).toContainText(/turns of RG-8X/);
   await page.getByRole('button', { name: /^Add the turns to/ }).click();
