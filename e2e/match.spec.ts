@@ -8,7 +8,9 @@ test('a transformer is worked out for the antenna, put into the run, and trimmed
   await page.getByLabel('Antenna, resistance').fill('112 ohm');
   await page.getByLabel('Antenna, resistance').press('Enter');
   // √(50 · 112) = 74.8 ohm: 75 ohm cable makes 50.2 of it.
-  await expect(page.getByRole('main').getByRole('status')).toContainText(/SWR 1\.0\d at 5\.37 MHz instead of 2\.24/);
+  await expect(page.getByRole('main').getByRole('status')).toContainText(
+    /SWR 1\.0\d at 5\.37 MHz instead of 2\.24/,
+  );
   await page.getByLabel('Reactance').fill('bananas');
   await page.getByLabel('Reactance').press('Enter');
   await expect(page.getByRole('alert')).toBeVisible();

@@ -40,5 +40,5 @@ function headline({ document, error }: Instruments): string {
   const real = instruments.filter(({ simulated }) => !simulated).length;
   const connected = real === 0 ? '' : `${real} connected; `;
   if (!bench) return real > 0 ? `${connected}the simulated bench is empty` : 'The simulated bench is empty';
-  return `${connected}on the simulated bench: ${bench.runName}`;
+  return `${connected === '' ? 'On' : `${connected}on`} the simulated bench: ${bench.runName}`;
 }
