@@ -1,6 +1,5 @@
 import {
   cuttingPlan,
-  highsSolver,
   type CuttingPlan,
   type PlanLimits,
   type PlanProgress,
@@ -8,11 +7,10 @@ import {
   type WantedPiece,
 } from '@kobran/core';
 import { expose } from 'comlink';
-import loadHighs, { type Highs } from 'highs';
-import wasmUrl from 'highs/runtime?url';
+import { loadSolver, type Proving } from '../solving/loadSolver.js';
 
 /** What the page is told while a plan is worked out. */
-export type PlanNews = PlanProgress | { goal: 'proving'; found: number; bound: number };
+export type PlanNews = PlanProgress | ({ goal: 'proving' } & Proving);
 
 const worker = {
   /** Works in a thread of its own, so that the page stays at hand; ending the worker cancels it. */
@@ -22,8 +20,7 @@ const worker = {
     limits: PlanLimits,
     tell: (news: PlanNews) => void,
   ): Promise<CuttingPlan> {
-    const highs: Highs = await loadHighs({ locateFile: () => wasmUrl });
-    const solve = highsSolver(highs, (found, bound) => tell({ goal: 'proving', found, bound }));
+    const solve = await loadSolver((proving) => tell({ goal: 'proving', ...proving }));
     return cuttingPlan(wanted, reels, limits, solve, tell);
   },
 };

@@ -1,7 +1,6 @@
 import {
   catalog,
   coverKit,
-  highsSolver,
   withShop,
   type KitAnswer,
   type KitLimits,
@@ -10,11 +9,10 @@ import {
   type ShopEntry,
 } from '@kobran/core';
 import { expose } from 'comlink';
-import loadHighs, { type Highs } from 'highs';
-import wasmUrl from 'highs/runtime?url';
+import { loadSolver, type Proving } from '../solving/loadSolver.js';
 
 /** What the page is told while the kit is worked out. */
-export type KitNews = KitProgress | { stage: 'proving'; found: number; bound: number };
+export type KitNews = KitProgress | ({ stage: 'proving' } & Proving);
 
 const worker = {
   /** Works in a thread of its own, so that the page stays at hand; ending the worker cancels it. */
@@ -24,8 +22,7 @@ const worker = {
     limits: KitLimits,
     tell: (news: KitNews) => void,
   ): Promise<KitAnswer> {
-    const highs: Highs = await loadHighs({ locateFile: () => wasmUrl });
-    const solve = highsSolver(highs, (found, bound) => tell({ stage: 'proving', found, bound }));
+    const solve = await loadSolver((proving) => tell({ stage: 'proving', ...proving }));
     return coverKit(pairings, withShop(catalog, own), limits, solve, tell);
   },
 };

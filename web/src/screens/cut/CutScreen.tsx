@@ -1,11 +1,4 @@
-import {
-  formatFrequency,
-  formatLength,
-  parseFrequency,
-  parseElectrical,
-  type Assembly,
-  type Sheet,
-} from '@kobran/core';
+import { formatFrequency, formatLength, parseElectrical, type Assembly, type Sheet } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../../preferences/Preferences.js';
@@ -23,6 +16,7 @@ import { Rows } from '../../shell/Rows.js';
 import { StagePage } from '../../shell/StagePage.js';
 import { StateMark } from '../../shell/StateMark.js';
 import { usePractice } from '../../runs/usePractice.js';
+import { FrequencyField } from '../../shell/unitFields.js';
 
 type Cut = Sheet['cuts'][number];
 
@@ -152,11 +146,9 @@ function Target({ pieceId }: { pieceId: string }): ReactNode {
         onChange={(degrees) => set({ ...target, degrees })}
         hint="90°, 1/4 wave, 2.5 ns"
       />
-      <QuantityField
+      <FrequencyField
         label="At"
         value={target.frequencyHz}
-        format={formatFrequency}
-        parse={parseFrequency}
         onChange={(frequencyHz) => set({ ...target, frequencyHz })}
       />
       <SameAs

@@ -5,7 +5,6 @@ import {
   lotOf,
   lotVelocity,
   nextCut,
-  parseFrequency,
   parseLength,
   trimGoalOf,
   trimReadings,
@@ -25,6 +24,7 @@ import { Choice } from '../../shell/Choice.js';
 import { QuantityField } from '../../shell/QuantityField.js';
 import { TextField } from '../../shell/TextField.js';
 import { AnalyserReading } from './AnalyserReading.js';
+import { FrequencyField } from '../../shell/unitFields.js';
 
 const ORDERS = [1, 2, 3, 4, 5];
 
@@ -231,11 +231,9 @@ function Entry({
         parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' })}
         onChange={setLengthM}
       />
-      <QuantityField
+      <FrequencyField
         label="Resonance read"
         value={frequencyHz}
-        format={formatFrequency}
-        parse={(text) => parseFrequency(text)}
         onChange={setFrequencyHz}
         placeholder="26.05 MHz"
       />

@@ -1,21 +1,13 @@
 import type { KnownInstrument, MeasuredPower } from '@kobran/contract';
-import {
-  bothEnds,
-  formatDecibels,
-  formatFrequency,
-  formatPower,
-  formatResistance,
-  parseFrequency,
-  parsePower,
-} from '@kobran/core';
+import { bothEnds, formatDecibels, formatPower, formatResistance } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { ask } from '../../api/client.js';
 import { Calibrate } from '../../instruments/Calibrate.js';
 import { SweepFields } from '../../instruments/SweepFields.js';
 import { useSweepSetup } from '../../instruments/useSweepSetup.js';
 import { useDoing, type Instruments } from '../../instruments/useInstruments.js';
-import { QuantityField } from '../../shell/QuantityField.js';
 import { Caution } from '../../shell/StagePage.js';
+import { FrequencyField, PowerField } from '../../shell/unitFields.js';
 
 /** What the instruments show now, and the calibration of the analyser. */
 export function ReadNow({ instruments }: { instruments: Instruments }): ReactNode {
@@ -86,22 +78,10 @@ function Power({ meters }: { meters: KnownInstrument }): ReactNode {
       </p>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         <div className="w-36">
-          <QuantityField
-            label="At"
-            value={frequencyHz}
-            format={formatFrequency}
-            parse={parseFrequency}
-            onChange={setFrequency}
-          />
+          <FrequencyField label="At" value={frequencyHz} onChange={setFrequency} />
         </div>
         <div className="w-28">
-          <QuantityField
-            label="Forward"
-            value={powerW}
-            format={formatPower}
-            parse={parsePower}
-            onChange={setPower}
-          />
+          <PowerField label="Forward" value={powerW} onChange={setPower} />
         </div>
         <button
           className="button button-copper min-h-9"

@@ -1,4 +1,4 @@
-import { counted, formatFrequency, parseFrequency, rulerAt, type Snag } from '@kobran/core';
+import { counted, rulerAt, type Snag } from '@kobran/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { LineDrawing } from '../../ruler/LineDrawing.js';
@@ -7,7 +7,6 @@ import { useWidth } from '../../ruler/useWidth.js';
 import { ZoomBar } from '../../ruler/ZoomBar.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { useCatalog } from '../../shop/Shop.js';
-import { QuantityField } from '../../shell/QuantityField.js';
 import { SnagList } from '../../shell/SnagList.js';
 import { Charts } from './Charts.js';
 import { Ends } from './Ends.js';
@@ -19,6 +18,7 @@ import { SweepSection } from './SweepSection.js';
 import { useLineKeys } from './useLineKeys.js';
 import { useSelection } from './useSelection.js';
 import { useWhatIf, WhatIf } from './WhatIf.js';
+import { FrequencyField } from '../../shell/unitFields.js';
 
 /** Plan: the run on its ruler, power, voltage and loss on the same scale, snags in words, and the selected place at the side. */
 export function LineScreen(): ReactNode {
@@ -85,12 +85,10 @@ export function LineScreen(): ReactNode {
                 <span className="flex items-center gap-1.5">
                   <span aria-hidden="true">At</span>
                   <span className="w-32">
-                    <QuantityField
+                    <FrequencyField
                       label="Frequency of the curves"
                       hideLabel
                       value={ruler.frequencyHz}
-                      format={formatFrequency}
-                      parse={parseFrequency}
                       onChange={setLookHz}
                     />
                   </span>

@@ -1,12 +1,8 @@
 import {
   MOST_BANDS,
   formatDecibels,
-  formatFrequency,
-  formatPower,
   parseCelsius,
   parseDecibels,
-  parseFrequency,
-  parsePower,
   USUAL_NOISE_FIGURE_DB,
   type Band,
   type Service,
@@ -18,6 +14,7 @@ import { FigureText } from '../../shell/FigureText.js';
 import { QuantityField } from '../../shell/QuantityField.js';
 import { TextField } from '../../shell/TextField.js';
 import { Tick } from '../../shell/Tick.js';
+import { FrequencyField, PowerField } from '../../shell/unitFields.js';
 
 /** What the run is for: bands, power, budget. */
 export function ServiceInspector(): ReactNode {
@@ -57,18 +54,14 @@ export function ServiceInspector(): ReactNode {
               </button>
             )}
           </div>
-          <QuantityField
+          <FrequencyField
             label="From"
             value={band.lowHz}
-            format={formatFrequency}
-            parse={parseFrequency}
             onChange={(lowHz) => setBand(k, { lowHz, highHz: Math.max(lowHz, band.highHz) })}
           />
-          <QuantityField
+          <FrequencyField
             label="To"
             value={band.highHz}
-            format={formatFrequency}
-            parse={parseFrequency}
             onChange={(highHz) => setBand(k, { highHz, lowHz: Math.min(highHz, band.lowHz) })}
           />
         </fieldset>
@@ -90,11 +83,9 @@ export function ServiceInspector(): ReactNode {
         onChange={(receive) => set({ powerW: receive ? 0 : 10 })}
       />
       {service.powerW > 0 && (
-        <QuantityField
+        <PowerField
           label="Forward power of the transmitter"
           value={service.powerW}
-          format={formatPower}
-          parse={parsePower}
           onChange={(powerW) => set({ powerW })}
           hint="its rating into a matched load"
         />

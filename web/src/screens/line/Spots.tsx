@@ -1,16 +1,9 @@
-import {
-  fail,
-  formatLength,
-  formatResistance,
-  parseLength,
-  parseResistance,
-  type Assembly,
-  type Spot,
-} from '@kobran/core';
+import { fail, formatLength, parseLength, type Assembly, type Spot } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { LengthField } from '../../shell/LengthField.js';
 import { QuantityField } from '../../shell/QuantityField.js';
+import { OhmField } from '../../shell/unitFields.js';
 
 /** A crush of a hand’s width. */
 const NEW_SPOT = { lengthM: 0.05, ohm: 35 };
@@ -50,13 +43,7 @@ export function Spots({ piece, set }: { piece: Assembly; set: (piece: Assembly) 
             onChange={(atM) => change(k, { atM })}
           />
           <LengthField label="Long" valueM={spot.lengthM} onChange={(lengthM) => change(k, { lengthM })} />
-          <QuantityField
-            label="Impedance"
-            value={spot.ohm}
-            format={formatResistance}
-            parse={parseResistance}
-            onChange={(ohm) => change(k, { ohm })}
-          />
+          <OhmField label="Impedance" value={spot.ohm} onChange={(ohm) => change(k, { ohm })} />
           <button
             className="col-span-3 justify-self-start text-sm underline underline-offset-4 hover:text-copper"
             onClick={() => put(spots.filter((_, n) => n !== k))}

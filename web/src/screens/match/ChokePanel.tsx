@@ -8,8 +8,6 @@ import {
   formatLength,
   formatResistance,
   matchedLossDb,
-  parseFrequency,
-  parseResistance,
   type Assembly,
   type Cable,
   type Choke,
@@ -21,8 +19,8 @@ import { usePreferences } from '../../preferences/Preferences.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { useCatalog } from '../../shop/Shop.js';
 import { Choice } from '../../shell/Choice.js';
-import { QuantityField } from '../../shell/QuantityField.js';
 import { Rows } from '../../shell/Rows.js';
+import { FrequencyField, OhmField } from '../../shell/unitFields.js';
 
 /** Formers that lie about: drain pipe and bottles, mean diameters, m. Common practice, no source. */
 const DIAMETERS_M = [0.05, 0.065, 0.08, 0.1, 0.11, 0.125, 0.15, 0.18, 0.22, 0.27, 0.33, 0.4];
@@ -49,27 +47,9 @@ export function ChokePanel(): ReactNode {
           options={[...catalog.cables.values()].map(({ id, name }) => ({ value: id, label: name }))}
           onChange={setCable}
         />
-        <QuantityField
-          label="From"
-          value={lowHz}
-          format={formatFrequency}
-          parse={parseFrequency}
-          onChange={setLow}
-        />
-        <QuantityField
-          label="To"
-          value={highHz}
-          format={formatFrequency}
-          parse={parseFrequency}
-          onChange={setHigh}
-        />
-        <QuantityField
-          label="At least"
-          value={targetOhm}
-          format={formatResistance}
-          parse={parseResistance}
-          onChange={setTarget}
-        />
+        <FrequencyField label="From" value={lowHz} onChange={setLow} />
+        <FrequencyField label="To" value={highHz} onChange={setHigh} />
+        <OhmField label="At least" value={targetOhm} onChange={setTarget} />
       </div>
       {found ? (
         <Shown found={found} cable={cable} targetOhm={targetOhm} topHz={Math.max(lowHz, highHz)} />

@@ -4,12 +4,10 @@ import {
   delayLine,
   entry,
   fail,
-  formatFrequency,
   halfWaveBalun,
   loadImpedance,
   ok,
   parseDegrees,
-  parseFrequency,
   parsePlainNumber,
   parseResistance,
   quarterWave,
@@ -32,6 +30,7 @@ import { QuantityField } from '../../shell/QuantityField.js';
 import { StagePage } from '../../shell/StagePage.js';
 import { ChokePanel } from './ChokePanel.js';
 import { DeviceShown } from './DeviceShown.js';
+import { FrequencyField } from '../../shell/unitFields.js';
 
 const kinds = [
   ['quarter', 'Quarter wave'],
@@ -190,13 +189,7 @@ function Fields({
   const catalog = useCatalog();
   return (
     <div className="grid items-end gap-3 sm:grid-cols-3 lg:grid-cols-5">
-      <QuantityField
-        label="At"
-        value={wish.frequencyHz}
-        format={formatFrequency}
-        parse={parseFrequency}
-        onChange={(frequencyHz) => set({ frequencyHz })}
-      />
+      <FrequencyField label="At" value={wish.frequencyHz} onChange={(frequencyHz) => set({ frequencyHz })} />
       {kind === 'delay' ? (
         <Delay wish={wish} set={set} />
       ) : (
@@ -238,13 +231,7 @@ function Fields({
         />
       )}
       {kind === 'notch' && (
-        <QuantityField
-          label="Shorts out"
-          value={wish.notchHz}
-          format={formatFrequency}
-          parse={parseFrequency}
-          onChange={(notchHz) => set({ notchHz })}
-        />
+        <FrequencyField label="Shorts out" value={wish.notchHz} onChange={(notchHz) => set({ notchHz })} />
       )}
     </div>
   );

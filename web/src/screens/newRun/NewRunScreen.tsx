@@ -5,13 +5,9 @@ import {
   evaluate,
   faceOf,
   formatDecibels,
-  formatFrequency,
   formatLength,
-  formatPower,
   parseDecibels,
-  parseFrequency,
   parseLength,
-  parsePower,
   proposeRun,
   type Leg,
   type RunWish,
@@ -34,6 +30,7 @@ import { Tick } from '../../shell/Tick.js';
 import { TopBar } from '../../shell/TopBar.js';
 import { faceOptions } from '../../shell/faceOptions.js';
 import { SwrField } from '../../shell/SwrField.js';
+import { FrequencyField, PowerField } from '../../shell/unitFields.js';
 
 const start: RunWish = {
   name: 'New run',
@@ -152,28 +149,22 @@ export function NewRunScreen(): ReactNode {
               Between them
             </h2>
             <div className="grid grid-cols-2 gap-3">
-              <QuantityField
+              <FrequencyField
                 label="Frequency"
                 value={lowHz}
-                format={formatFrequency}
-                parse={parseFrequency}
                 onChange={(hz) => service({ bands: [{ name: 'band', lowHz: hz, highHz: hz }] })}
               />
-              <QuantityField
+              <FrequencyField
                 label="Up to"
                 value={highHz}
-                format={formatFrequency}
-                parse={parseFrequency}
                 onChange={(hz) =>
                   service({ bands: [{ name: 'band', lowHz: Math.min(lowHz, hz), highHz: hz }] })
                 }
               />
               {wish.service.powerW > 0 && (
-                <QuantityField
+                <PowerField
                   label="Forward power"
                   value={wish.service.powerW}
-                  format={formatPower}
-                  parse={parsePower}
                   onChange={(powerW) => service({ powerW })}
                 />
               )}

@@ -5,16 +5,15 @@ import {
   formatFrequency,
   formatPower,
   judgePowerSteps,
-  parsePower,
   type PowerRecord,
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { ask } from '../../api/client.js';
 import { useDoing, useInstruments } from '../../instruments/useInstruments.js';
 import { useOpenRun } from '../../runs/RunContext.js';
-import { QuantityField } from '../../shell/QuantityField.js';
 import { Caution } from '../../shell/StagePage.js';
 import { sayMoment } from '../../shell/dates.js';
+import { PowerField } from '../../shell/unitFields.js';
 
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
 
@@ -87,14 +86,7 @@ function Entry(): ReactNode {
     writer.addLog({ kind: 'power step', about: '', text: sayStep(power), power });
   const field = (label: string, value: number | undefined, set: (to: number) => void): ReactNode => (
     <div className="w-28">
-      <QuantityField
-        label={label}
-        value={value}
-        format={formatPower}
-        parse={parsePower}
-        placeholder="5 W"
-        onChange={set}
-      />
+      <PowerField label={label} value={value} placeholder="5 W" onChange={set} />
     </div>
   );
   const impossible = forwardW !== undefined && reflectedW !== undefined && reflectedW >= forwardW;
