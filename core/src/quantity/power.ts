@@ -11,10 +11,11 @@ export const dbmFromWatts = (watts: number): number => 10 * Math.log10(watts) + 
 /**
  * Reads a power: `10 W`, `500 mW`, `1.5 kW`, `40 dBm`; a bare number is watts.
  *
+ * @param options `allowZero`: what a meter shows, or a receive-only port, may be nothing
  * @returns watts, at most 100 kW
  * @example parsePower('40 dBm') // { ok: true, value: 10 }
  */
-export function parsePower(text: string): Result<number> {
+export function parsePower(text: string, { allowZero = false } = {}): Result<number> {
   const split = splitTerms(text, 'power');
   if (split.ok && split.value.length === 1 && split.value[0].unit.toLowerCase() === 'dbm') {
     const dbm = split.value[0].value;
@@ -34,6 +35,7 @@ export function parsePower(text: string): Result<number> {
     bare: 'w',
     most: 100e3,
     mostSaid: '100 kW',
+    allowZero,
   });
 }
 
@@ -44,6 +46,7 @@ export function parsePower(text: string): Result<number> {
  * @example formatPower(6.42) // '6.42 W'
  */
 export function formatPower(watts: number): string {
+  if (watts === 0) return '0 W';
   if (watts >= 1000) return `${threeFigures(watts / 1000)} kW`;
   if (watts >= 1) return `${threeFigures(watts)} W`;
   return `${threeFigures(watts * 1000)} mW`;

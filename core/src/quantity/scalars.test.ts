@@ -75,6 +75,12 @@ describe('power', () => {
     ['ten', 'power.not-a-number'],
   ])('judges %s', (text, expected) => expect(code(parsePower(text))).toBe(expected));
 
+  it('a meter may show nothing', () => {
+    expect(value(parsePower('0', { allowZero: true }))).toBe(0);
+    expect(code(parsePower('-1', { allowZero: true }))).toBe('power.negative');
+    expect(formatPower(0)).toBe('0 W');
+  });
+
   it('writes three figures', () => {
     expect(formatPower(6.4239)).toBe('6.42 W');
     expect(formatPower(0.3271)).toBe('327 mW');

@@ -26,4 +26,6 @@ const fieldOf =
 
 export const FrequencyField = fieldOf(formatFrequency, (text) => parseFrequency(text));
 export const PowerField = fieldOf(formatPower, (text) => parsePower(text));
+/** What a meter shows: nothing may come back. */
+export const MeterField = fieldOf(formatPower, (text) => parsePower(text, { allowZero: true }));
 export const OhmField = fieldOf(formatResistance, (text) => parseResistance(text));

@@ -31,10 +31,6 @@ function parseMm(text: string, units: UnitSystem): Result<number> {
   return read.ok ? ok(Number((read.value * 1000).toFixed(4))) : read;
 }
 
-function parseWatts(text: string): Result<number> {
-  return /^\s*0+\s*w?\s*$/i.test(text) ? ok(0) : parsePower(text);
-}
-
 function parseCount(text: string): Result<number> {
   const read = parsePlainNumber(text, 'count');
   if (!read.ok || (Number.isInteger(read.value) && read.value >= 0)) return read;
@@ -110,7 +106,11 @@ function Input({
       return <QuantityField {...quantity} format={formatFrequency} parse={parseFrequency} />;
     case 'watts':
       return (
-        <QuantityField {...quantity} format={(w) => (w === 0 ? '0 W' : formatPower(w))} parse={parseWatts} />
+        <QuantityField
+          {...quantity}
+          format={formatPower}
+          parse={(text) => parsePower(text, { allowZero: true })}
+        />
       );
   }
 }

@@ -13,7 +13,7 @@ import { useDoing, useInstruments } from '../../instruments/useInstruments.js';
 import { useOpenRun } from '../../runs/RunContext.js';
 import { Caution } from '../../shell/StagePage.js';
 import { sayMoment } from '../../shell/dates.js';
-import { PowerField } from '../../shell/unitFields.js';
+import { MeterField } from '../../shell/unitFields.js';
 
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
 
@@ -86,7 +86,7 @@ function Entry(): ReactNode {
     writer.addLog({ kind: 'power step', about: '', text: sayStep(power), power });
   const field = (label: string, value: number | undefined, set: (to: number) => void): ReactNode => (
     <div className="w-28">
-      <PowerField label={label} value={value} placeholder="5 W" onChange={set} />
+      <MeterField label={label} value={value} placeholder="5 W" onChange={set} />
     </div>
   );
   const impossible = forwardW !== undefined && reflectedW !== undefined && reflectedW >= forwardW;
