@@ -12,6 +12,7 @@ const quiet = [
 
 export default defineConfig({
   testDir: 'e2e',
+  globalSetup: './e2e/seeded.ts',
   outputDir: '.reports/e2e',
   workers: 2,
   fullyParallel: true,

@@ -1,35 +1,27 @@
 import { test as base, expect, type Page } from '@playwright/test';
-import { spawn, type ChildProcess } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { freePort } from './seeded.js';
+import { startServer } from './startServer.js';
 
 /** A Kobran of its own for each test: a fresh folder with the demo jobs, which can be killed and started again. */
 export class Kobran {
   private child: ChildProcess | undefined;
   private readonly folder = mkdtempSync(join(tmpdir(), 'kobran-e2e-'));
-  constructor(private readonly port: number) {}
+  constructor(private readonly port: number) {
+    const { KOBRAN_SEEDED } = process.env;
+    if (KOBRAN_SEEDED) cpSync(KOBRAN_SEEDED, this.folder, { recursive: true });
+  }
 
   get url(): string {
     return `http://localhost:${this.port}`;
   }
 
   async start(): Promise<void> {
-    this.child = spawn(process.execPath, ['server/dist/main.js'], {
-      env: {
-        ...process.env,
-        PORT: String(this.port),
-        KOBRAN_DATA: this.folder,
-        KOBRAN_DEMO: '1',
-        KOBRAN_LOG: 'warn',
-      },
-      stdio: ['ignore', 'pipe', 'inherit'],
-    });
-    if (!this.child.stdout) throw new Error('no output of the server');
-    for await (const chunk of this.child.stdout) if (String(chunk).includes('Kobran is at')) return;
-    throw new Error('the server ended before it listened');
+    this.child = await startServer(this.folder, this.port);
   }
 
   /** kill -9: no chance to tidy up. */
@@ -42,18 +34,9 @@ export class Kobran {
 
   async remove(): Promise<void> {
     await this.kill();
-    rmSync(this.folder, { recursive: true, force: true });
+    for (const folder of [this.folder, `${this.folder}-bench`])
+      rmSync(folder, { recursive: true, force: true });
   }
-}
-
-async function freePort(): Promise<number> {
-  const probe = createServer();
-  probe.listen(0, '127.0.0.1');
-  await once(probe, 'listening');
-  const address = probe.address();
-  probe.close();
-  if (typeof address !== 'object' || !address) throw new Error('no port');
-  return address.port;
 }
 
 export const test = base.extend<{ kobran: Kobran }>({
