@@ -11,8 +11,7 @@ export default [
   {
     name: 'scripts of all screens, fetched once the first page stands',
     path: 'web/dist/assets/*.js',
-    // Among them five workers, each with its own copy of what it needs of core.
-    limit: '600 kB',
+    limit: '500 kB',
     gzip: true,
   },
 ];

@@ -1,6 +1,6 @@
 import type { CuttingPlan, PlanLimits, Reel, WantedPiece } from '@kobran/core';
 import { useSolving, type Solver, type Solving } from '../solving/useSolving.js';
-import type { PlanNews, PlanWorker } from './plan.worker.js';
+import type { PlanNews } from './planWork.js';
 
 export type PlanState = Solving<PlanNews, CuttingPlan>;
 
@@ -10,9 +10,7 @@ interface PlanWish {
   limits: PlanLimits;
 }
 
-const open = (): Worker => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
-
-const plan: Parameters<typeof useSolving<PlanWorker, PlanNews, CuttingPlan, PlanWish>>[1] = (
+const plan: Parameters<typeof useSolving<PlanNews, CuttingPlan, PlanWish>>[0] = (
   worker,
   { wanted, reels, limits },
   tell,
@@ -20,4 +18,4 @@ const plan: Parameters<typeof useSolving<PlanWorker, PlanNews, CuttingPlan, Plan
 
 /** Works a cutting plan out in a worker. */
 export const useCuttingPlan = (): Solver<PlanNews, CuttingPlan, PlanWish> =>
-  useSolving<PlanWorker, PlanNews, CuttingPlan, PlanWish>(open, plan);
+  useSolving<PlanNews, CuttingPlan, PlanWish>(plan);

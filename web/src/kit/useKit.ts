@@ -1,6 +1,6 @@
 import type { KitAnswer, KitLimits, KitPairing, ShopEntry } from '@kobran/core';
 import { useSolving, type Solver, type Solving } from '../solving/useSolving.js';
-import type { KitNews, KitWorker } from './kit.worker.js';
+import type { KitNews } from './kitWork.js';
 
 export type KitState = Solving<KitNews, KitAnswer>;
 
@@ -10,9 +10,7 @@ interface KitWish {
   limits: KitLimits;
 }
 
-const open = (): Worker => new Worker(new URL('./kit.worker.ts', import.meta.url), { type: 'module' });
-
-const cover: Parameters<typeof useSolving<KitWorker, KitNews, KitAnswer, KitWish>>[1] = (
+const cover: Parameters<typeof useSolving<KitNews, KitAnswer, KitWish>>[0] = (
   worker,
   { pairings, own, limits },
   tell,
@@ -20,4 +18,4 @@ const cover: Parameters<typeof useSolving<KitWorker, KitNews, KitAnswer, KitWish
 
 /** Works a kit out in a worker. */
 export const useKit = (): Solver<KitNews, KitAnswer, KitWish> =>
-  useSolving<KitWorker, KitNews, KitAnswer, KitWish>(open, cover);
+  useSolving<KitNews, KitAnswer, KitWish>(cover);

@@ -1,4 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
+import { openBackground } from '../background/openBackground.js';
+import type { Background } from '../background/background.worker.js';
 import { useCallback, useEffect, useRef, useState } from 'react';
 
 /** How a long computation stands; `News` is told while it works. */
@@ -17,12 +19,10 @@ export interface Solver<News, Answer, Wish> {
 /**
  * Works something out in a worker of its own; starting again or leaving ends the one before.
  *
- * @param open makes the worker
  * @param solve asks it, and gives it a way to tell its news
  */
-export function useSolving<W, News, Answer, Wish>(
-  open: () => Worker,
-  solve: (worker: Remote<W>, wish: Wish, tell: (news: News) => void) => Promise<Answer>,
+export function useSolving<News, Answer, Wish>(
+  solve: (worker: Remote<Background>, wish: Wish, tell: (news: News) => void) => Promise<Answer>,
 ): Solver<News, Answer, Wish> {
   const [state, setState] = useState<Solving<News, Answer>>({ kind: 'idle' });
   const running = useRef<Worker>(undefined);
@@ -38,7 +38,7 @@ export function useSolving<W, News, Answer, Wish>(
   const start = useCallback(
     (wish: Wish) => {
       end();
-      const worker = open();
+      const worker = openBackground();
       running.current = worker;
       setState({ kind: 'working', news: undefined });
       const tell = (news: News): void => {
@@ -47,7 +47,7 @@ export function useSolving<W, News, Answer, Wish>(
       worker.addEventListener('error', ({ message }) =>
         setState({ kind: 'failed', why: message || 'its script did not load' }),
       );
-      solve(wrap<W>(worker), wish, proxy(tell))
+      solve(wrap<Background>(worker), wish, proxy(tell))
         .then((answer) => {
           if (running.current !== worker) return;
           end();
@@ -57,7 +57,7 @@ export function useSolving<W, News, Answer, Wish>(
           if (running.current === worker) setState({ kind: 'failed', why: String(error) });
         });
     },
-    [end, open, solve],
+    [end, solve],
   );
   return { state, start, cancel };
 }

@@ -2,7 +2,8 @@ import type { Design, RunSpread } from '@kobran/core';
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import { useShop } from '../shop/Shop.js';
-import type { SpreadWorker } from './spread.worker.js';
+import type { Background } from '../background/background.worker.js';
+import { openBackground } from '../background/openBackground.js';
 
 /** How often a run is built, and the seed by which it always comes out the same. */
 const DRAWS = 400;
@@ -10,11 +11,8 @@ const SEED = 1;
 /** Nobody reads it while a piece is dragged. */
 const QUIET_MS = 350;
 
-let shared: Remote<SpreadWorker> | undefined;
-const worker = (): Remote<SpreadWorker> =>
-  (shared ??= wrap<SpreadWorker>(
-    new Worker(new URL('./spread.worker.ts', import.meta.url), { type: 'module' }),
-  ));
+let shared: Remote<Background> | undefined;
+const worker = (): Remote<Background> => (shared ??= wrap<Background>(openBackground()));
 
 /** What many runs come out at, or why that is not known. */
 export type KnownSpread = { spread: RunSpread } | { why: string };

@@ -7,7 +7,8 @@ import { toast } from 'sonner';
 import { ask, said } from '../api/client.js';
 import { useWaitingTraces } from '../runs/FactsOutbox.js';
 import { useOpenRun } from '../runs/RunContext.js';
-import type { TraceWorker } from './trace.worker.js';
+import type { Background } from '../background/background.worker.js';
+import { openBackground } from '../background/openBackground.js';
 
 /** What a sweep was taken of, and under which conditions. */
 export interface TraceSetting {
@@ -102,13 +103,10 @@ export function traceOf({
   };
 }
 
-let reader: Remote<TraceWorker> | undefined;
+let reader: Remote<Background> | undefined;
 
 /** The worker which reads files; it is fetched once, so that files can be read while the server is away. */
-const traceReader = (): Remote<TraceWorker> =>
-  (reader ??= wrap<TraceWorker>(
-    new Worker(new URL('./trace.worker.ts', import.meta.url), { type: 'module' }),
-  ));
+const traceReader = (): Remote<Background> => (reader ??= wrap<Background>(openBackground()));
 
 /** Reads a Touchstone file in a worker. */
 export const readTraceFile = async (file: File): Promise<Result<ReadTrace>> =>

@@ -1,6 +1,6 @@
 import { formatLength, parseLength, type PieceToCut } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import type { PlanNews } from '../../cuttingPlan/plan.worker.js';
+import type { PlanNews } from '../../cuttingPlan/planWork.js';
 import type { useCuttingPlan } from '../../cuttingPlan/useCuttingPlan.js';
 import { usePreferences } from '../../preferences/Preferences.js';
 import { useShop } from '../../shop/Shop.js';

@@ -1,7 +1,6 @@
 import { readTouchstone, thinned, type ReadTrace, type Result } from '@kobran/core';
-import { expose } from 'comlink';
 
-const worker = {
+export const traceWork = {
   /** Reads a file in a thread of its own, so that the page stays at hand; more points than are kept are thinned. */
   read(text: string, name: string, most: number): Result<ReadTrace> {
     const result = readTouchstone(text, name);
@@ -15,7 +14,3 @@ const worker = {
     return { ok: true, value: { trace: few, notes: [...notes, ...said] } };
   },
 };
-
-export type TraceWorker = typeof worker;
-
-expose(worker);

@@ -6,13 +6,12 @@ import {
   type Reel,
   type WantedPiece,
 } from '@kobran/core';
-import { expose } from 'comlink';
 import { loadSolver, type Proving } from '../solving/loadSolver.js';
 
 /** What the page is told while a plan is worked out. */
 export type PlanNews = PlanProgress | ({ goal: 'proving' } & Proving);
 
-const worker = {
+export const planWork = {
   /** Works in a thread of its own, so that the page stays at hand; ending the worker cancels it. */
   async plan(
     wanted: readonly WantedPiece[],
@@ -24,7 +23,3 @@ const worker = {
     return cuttingPlan(wanted, reels, limits, solve, tell);
   },
 };
-
-export type PlanWorker = typeof worker;
-
-expose(worker);

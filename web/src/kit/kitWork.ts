@@ -8,13 +8,12 @@ import {
   type KitProgress,
   type ShopEntry,
 } from '@kobran/core';
-import { expose } from 'comlink';
 import { loadSolver, type Proving } from '../solving/loadSolver.js';
 
 /** What the page is told while the kit is worked out. */
 export type KitNews = KitProgress | ({ stage: 'proving' } & Proving);
 
-const worker = {
+export const kitWork = {
   /** Works in a thread of its own, so that the page stays at hand; ending the worker cancels it. */
   async cover(
     pairings: readonly KitPairing[],
@@ -26,7 +25,3 @@ const worker = {
     return coverKit(pairings, withShop(catalog, own), limits, solve, tell);
   },
 };
-
-export type KitWorker = typeof worker;
-
-expose(worker);
