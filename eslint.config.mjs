@@ -49,7 +49,7 @@ export default tseslint.config(
     rules: reactHooks.configs['recommended-latest'].rules,
   },
   {
-    files: ['**/*.test.ts', 'e2e/**', 'bench/**', '**/*.mjs', 'scripts/**'],
+    files: ['**/*.test.ts', 'e2e/**', 'benchmarks/**', '**/*.mjs', 'scripts/**'],
     rules: {
       'no-console': 'off',
       '@typescript-eslint/explicit-module-boundary-types': 'off',

@@ -36,7 +36,7 @@ const screens: [name: string, path: string][] = [
   ['instruments', '/instruments'],
   ['prove', `${demo.vhf}/prove`],
   ['route', `${demo.vhf}/route`],
-  ['bond', `${demo.hf}/bond`],
+  ['ground', `${demo.hf}/ground`],
   ['seal', `${demo.vhf}/seal`],
   ['hand over', `${demo.vhf}/handover`],
 ];

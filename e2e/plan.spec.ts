@@ -93,7 +93,7 @@ test('pieces are put in, moved, turned and taken out, and undo brings everything
 });
 
 test('a link to a place opens there, back leads back, an old link says so', async ({ page, baseURL }) => {
-  await page.goto(`${baseURL}${demo.hf}/bond`);
+  await page.goto(`${baseURL}${demo.hf}/ground`);
   await page.getByRole('button', { name: /Fit a 230 V tube/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
     'This run takes a 230 V tube; 230 V is fitted',

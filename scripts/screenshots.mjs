@@ -36,7 +36,7 @@ const views = [
   },
   { name: 'prove', path: `${run(1)}/prove`, scroll: '#sweeps' },
   { name: 'route', path: `${run(1)}/route` },
-  { name: 'bond', path: `${run(3)}/bond` },
+  { name: 'ground', path: `${run(3)}/ground` },
   { name: 'seal', path: `${run(1)}/seal` },
   { name: 'handover', path: `${run(1)}/handover` },
 ];

@@ -8,11 +8,11 @@ import {
 } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
-import { usePreferences } from './preferences/Preferences.js';
-import { FactsProvider } from './runs/FactsOutbox.js';
+import { usePreferences } from './ui/Preferences.js';
+import { FactsProvider } from './store/FactsOutbox.js';
 import { Board } from './screens/board/Board.js';
-import { ErrorBoundary } from './shell/ErrorBoundary.js';
-import { Message } from './shell/Message.js';
+import { ErrorBoundary } from './ui/ErrorBoundary.js';
+import { Message } from './ui/Message.js';
 
 /** Screens come after the board: each is a script of its own, and all are fetched once the first page stands. */
 const scripts: (() => Promise<unknown>)[] = [];
@@ -25,7 +25,7 @@ function screen<Name extends string>(
   return lazy(() => load().then((script) => ({ default: script[name] })));
 }
 
-const RunScreen = screen(() => import('./runs/RunScreen.js'), 'RunScreen');
+const RunScreen = screen(() => import('./frame/RunFrame.js'), 'RunScreen');
 const LineScreen = screen(() => import('./screens/line/LineScreen.js'), 'LineScreen');
 const CablesScreen = screen(() => import('./screens/cables/CablesScreen.js'), 'CablesScreen');
 const MakeScreen = screen(() => import('./screens/make/MakeScreen.js'), 'MakeScreen');
@@ -40,7 +40,7 @@ const CutScreen = screen(() => import('./screens/cut/CutScreen.js'), 'CutScreen'
 const MatchScreen = screen(() => import('./screens/match/MatchScreen.js'), 'MatchScreen');
 const ProveScreen = screen(() => import('./screens/prove/ProveScreen.js'), 'ProveScreen');
 const RouteScreen = screen(() => import('./screens/route/RouteScreen.js'), 'RouteScreen');
-const BondScreen = screen(() => import('./screens/bond/BondScreen.js'), 'BondScreen');
+const GroundScreen = screen(() => import('./screens/ground/GroundScreen.js'), 'GroundScreen');
 const SealScreen = screen(() => import('./screens/seal/SealScreen.js'), 'SealScreen');
 const HandoverScreen = screen(() => import('./screens/handover/HandoverScreen.js'), 'HandoverScreen');
 const CatalogScreen = screen(() => import('./screens/catalog/CatalogScreen.js'), 'CatalogScreen');
@@ -99,7 +99,7 @@ export function App(): ReactNode {
               <Route path="match" element={<MatchScreen />} />
               <Route path="prove" element={<ProveScreen />} />
               <Route path="route" element={<RouteScreen />} />
-              <Route path="bond" element={<BondScreen />} />
+              <Route path="ground" element={<GroundScreen />} />
               <Route path="seal" element={<SealScreen />} />
               <Route path="handover" element={<HandoverScreen />} />
             </Route>

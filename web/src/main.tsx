@@ -5,9 +5,9 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App.js';
-import { Unreachable } from './api/client.js';
-import { ShopProvider } from './shop/Shop.js';
-import { PreferencesProvider } from './preferences/Preferences.js';
+import { Unreachable } from './store/client.js';
+import { ShopProvider } from './store/Shop.js';
+import { PreferencesProvider } from './ui/Preferences.js';
 
 const queries = new QueryClient({
   defaultOptions: {

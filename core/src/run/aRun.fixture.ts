@@ -1,11 +1,11 @@
 import { catalog } from '../catalog/index.js';
-import type { AnyPiece, Design, Service } from './design.js';
-import { DESIGN_SCHEMA } from './design.js';
+import type { AnyPiece, Design, Service } from './design/design.js';
+import { DESIGN_SCHEMA } from './design/design.js';
 import { evaluate } from './evaluate.js';
-import type { Facts } from './facts.js';
-import type { Sheet } from './sheet.js';
-import type { Snag } from './snag.js';
-import { applyChange } from './change.js';
+import type { Facts } from './facts/facts.js';
+import type { Sheet } from './sheet/sheet.js';
+import type { Snag } from './snags/snag.js';
+import { applyChange } from './design/change.js';
 
 export const cable = (over: Partial<Extract<AnyPiece, { kind: 'assembly' }>> = {}): AnyPiece => ({
   kind: 'assembly',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { catalog } from '../catalog/index.js';
 import { anOutdoorRun, aRun, cable, sheetOf } from './aRun.fixture.js';
-import { noFacts, type LogEntry, type Reading } from './facts.js';
+import { noFacts, type LogEntry, type Reading } from './facts/facts.js';
 import { evaluate } from './index.js';
 
 const log = (kind: LogEntry['kind'], about: string): LogEntry => ({
@@ -84,7 +84,7 @@ describe('stages follow from facts', () => {
       cut: 'not started',
       prove: 'not started',
       route: 'in work',
-      bond: 'in work',
+      ground: 'in work',
       seal: 'not started',
       handover: 'not started',
     });
@@ -127,7 +127,7 @@ describe('stages follow from facts', () => {
       cut: 'done',
       prove: 'done',
       route: 'done',
-      bond: 'done',
+      ground: 'done',
       seal: 'done',
       handover: 'in work',
     });

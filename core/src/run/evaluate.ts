@@ -1,4 +1,4 @@
-import { chooseTube } from '../bond/index.js';
+import { chooseTube } from '../ground/index.js';
 import type { Catalog } from '../catalog/index.js';
 import {
   along,
@@ -9,22 +9,22 @@ import {
   type Response,
 } from '../line/index.js';
 import { routeLength } from '../route/index.js';
-import { antennaLoad, withAntennaSwr } from './antennaLoad.js';
-import type { Assembly, Design } from './design.js';
-import { noFacts, type Facts } from './facts.js';
-import { sentences } from './headline.js';
-import { layOut } from './layout.js';
-import { figures, jointSheet, pieceSheet } from './lineSheets.js';
-import { defaultPractice, REMAKE_M, type Practice } from './practice.js';
-import { receptionOf } from './reception.js';
-import { referenceOhmOf } from './reference.js';
-import { rulerSamples, SAMPLES } from './rulerAt.js';
-import type { Sheet } from './sheet.js';
-import type { Snag, SnagContext } from './snag.js';
+import { antennaLoad, withAntennaSwr } from './wave/antennaLoad.js';
+import type { Assembly, Design } from './design/design.js';
+import { noFacts, type Facts } from './facts/facts.js';
+import { sentences } from './sheet/headline.js';
+import { layOut } from './wave/layout.js';
+import { figures, jointSheet, pieceSheet } from './sheet/lineSheets.js';
+import { defaultPractice, REMAKE_M, type Practice } from '../practice/index.js';
+import { receptionOf } from './wave/reception.js';
+import { referenceOhmOf } from './design/reference.js';
+import { rulerSamples, SAMPLES } from './wave/rulerAt.js';
+import type { Sheet } from './sheet/sheet.js';
+import type { Snag, SnagContext } from './snags/snag.js';
 import { snagRules } from './snags/index.js';
-import { slackOf } from './slack.js';
-import { stageStates } from './stageStates.js';
-import { cutSheets, endSheets, proofSheets, wrapSheets } from './workSheets.js';
+import { slackOf } from './facts/slack.js';
+import { stageStates } from './stages/stageStates.js';
+import { cutSheets, endSheets, proofSheets, wrapSheets } from './sheet/workSheets.js';
 
 export interface EvaluateOptions {
   facts?: Facts;

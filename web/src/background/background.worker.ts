@@ -1,8 +1,8 @@
 import { expose } from 'comlink';
-import { planWork } from '../cuttingPlan/planWork.js';
-import { kitWork } from '../kit/kitWork.js';
-import { spreadWork } from '../spread/spreadWork.js';
-import { traceWork } from '../traces/traceWork.js';
+import { planWork } from './planWork.js';
+import { kitWork } from './kitWork.js';
+import { spreadWork } from './spreadWork.js';
+import { traceWork } from './traceWork.js';
 
 /** Everything that is worked out beside the page: one script, so that core is fetched for it once. */
 const background = { ...kitWork, ...planWork, ...spreadWork, ...traceWork };

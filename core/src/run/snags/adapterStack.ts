@@ -1,9 +1,9 @@
 import { entry, faceOf, seriesOf, type SeriesId } from '../../catalog/index.js';
 import { partsFor } from '../../fit/index.js';
-import { freshId } from '../change.js';
-import type { PlacedPiece } from '../layout.js';
-import type { Remedy, SnagContext, SnagRule } from '../snag.js';
-import { adapterPiece, article, chainToCable, needsOf, partsToMeet } from '../waysToJoin.js';
+import { freshId } from '../design/change.js';
+import type { PlacedPiece } from '../wave/layout.js';
+import type { Remedy, SnagContext, SnagRule } from './snag.js';
+import { adapterPiece, article, chainToCable, needsOf, partsToMeet } from '../edit/waysToJoin.js';
 
 /** Rigid length a small port bears, mm, and the series which are small. Common practice, no source. */
 const LEVER_MM = 45;

@@ -1,16 +1,16 @@
-import { lowestFiringV } from '../../bond/index.js';
+import { lowestFiringV } from '../../ground/index.js';
 import { entry } from '../../catalog/index.js';
 import { formatFrequency } from '../../quantity/index.js';
-import type { ArresterPiece } from '../design.js';
-import type { PlacedPiece } from '../layout.js';
-import type { Remedy, Snag, SnagContext, SnagRule } from '../snag.js';
+import type { ArresterPiece } from '../design/design.js';
+import type { PlacedPiece } from '../wave/layout.js';
+import type { Remedy, Snag, SnagContext, SnagRule } from './snag.js';
 
 type Placed = PlacedPiece & { piece: ArresterPiece };
 
 const base = ({ piece, fromM, name }: Placed) => ({
   at: piece.id,
   distanceM: fromM,
-  stage: 'bond' as const,
+  stage: 'ground' as const,
   name,
 });
 

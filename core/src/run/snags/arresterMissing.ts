@@ -1,10 +1,10 @@
 import { entry, faceOf, type Arrester } from '../../catalog/index.js';
 import { mate } from '../../fit/index.js';
 import { entryM } from '../../route/index.js';
-import { partFor } from '../betterCables.js';
-import { freshId } from '../change.js';
-import type { ArresterPiece, Assembly } from '../design.js';
-import type { Remedy, SnagContext, SnagRule } from '../snag.js';
+import { partFor } from '../edit/betterCables.js';
+import { freshId } from '../design/change.js';
+import type { ArresterPiece, Assembly } from '../design/design.js';
+import type { Remedy, SnagContext, SnagRule } from './snag.js';
 
 /** An outdoor run without an arrester at the entry. Handbook practice; local code and a licensed electrician decide. */
 export const arresterMissing: SnagRule = (context) => {
@@ -15,7 +15,7 @@ export const arresterMissing: SnagRule = (context) => {
     {
       id: 'arrester-missing@run',
       level: 'caution',
-      stage: 'bond',
+      stage: 'ground',
       at: layout.pieces.find(({ fromM, toM }) => fromM <= outM && outM < toM)?.piece.id ?? 'run',
       distanceM: outM,
       what: 'No arrester where the run comes in',
@@ -27,7 +27,7 @@ export const arresterMissing: SnagRule = (context) => {
           title: 'See what the arrester must hold',
           detail: 'tube, direct current, where it goes',
           changes: [],
-          open: 'bond' as const,
+          open: 'ground' as const,
         },
       ].slice(0, 3),
       source: 'common practice, no source; local electrical code decides',

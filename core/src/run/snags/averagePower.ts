@@ -1,8 +1,8 @@
 import { entry } from '../../catalog/index.js';
 import { averagePowerW } from '../../line/index.js';
 import { formatFrequency, formatPower } from '../../quantity/index.js';
-import { betterCables } from '../betterCables.js';
-import type { Snag, SnagRule } from '../snag.js';
+import { betterCables } from '../edit/betterCables.js';
+import type { Snag, SnagRule } from './snag.js';
 
 /** Heat: average power over what the cable sheds at this ambient. Source: heat balance of the jacket, see `averagePowerW`. */
 export const averagePower: SnagRule = ({ design, catalog, layout, topHz, swr }) =>

@@ -1,5 +1,5 @@
 import { entry } from '../../catalog/index.js';
-import type { Snag, SnagRule } from '../snag.js';
+import type { Snag, SnagRule } from './snag.js';
 
 /** The tightest bend of each leg against the cable in it: once, or flexed in a rotator loop. Source: cable data. */
 export const bendRadius: SnagRule = ({ design, catalog, layout, route }) =>

@@ -1,6 +1,6 @@
 import { entry, faceName, faceOf } from '../../catalog/index.js';
 import { fitCable } from '../../fit/index.js';
-import type { Snag, SnagRule } from '../snag.js';
+import type { Snag, SnagRule } from './snag.js';
 
 /** A connector part whose bores do not suit the cable. Source: dimensions of part and cable. */
 export const cableFit: SnagRule = ({ catalog, layout }) =>

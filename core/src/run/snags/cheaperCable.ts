@@ -1,10 +1,10 @@
 import { entry } from '../../catalog/index.js';
 import { matchedLossDb } from '../../line/index.js';
 import { formatDecibels } from '../../quantity/index.js';
-import { betterCables } from '../betterCables.js';
-import type { Assembly } from '../design.js';
-import { receptionOf } from '../reception.js';
-import type { SnagRule } from '../snag.js';
+import { betterCables } from '../edit/betterCables.js';
+import type { Assembly } from '../design/design.js';
+import { receptionOf } from '../wave/reception.js';
+import type { SnagRule } from './snag.js';
 
 /** Signal-to-noise nobody hears, dB. Common practice, no source. */
 const UNHEARD_DB = 0.5;

@@ -1,6 +1,6 @@
 import { entry } from '../../catalog/index.js';
-import { betterCables } from '../betterCables.js';
-import type { Snag, SnagRule } from '../snag.js';
+import { betterCables } from '../edit/betterCables.js';
+import type { Snag, SnagRule } from './snag.js';
 
 /** A solid centre conductor where the cable must flex breaks in the end. Common practice, no source. */
 export const flexingCentre: SnagRule = ({ design, catalog, layout, route, topHz }) =>

@@ -1,6 +1,6 @@
 import { braidMm, entry, faceOf, type Style } from '../../catalog/index.js';
-import type { Snag, SnagRule } from '../snag.js';
-import { article, partsToMeet } from '../waysToJoin.js';
+import type { Snag, SnagRule } from './snag.js';
+import { article, partsToMeet } from '../edit/waysToJoin.js';
 
 /** Styles which fold the braid back and turn a body over it. */
 const turning = new Set<Style>(['screw-on', 'reducer']);

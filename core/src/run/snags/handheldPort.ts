@@ -1,5 +1,5 @@
 import { faceName } from '../../catalog/index.js';
-import type { SnagRule } from '../snag.js';
+import type { SnagRule } from './snag.js';
 
 /** SMA ports of handhelds: insulator depth varies, and anything stiff is a lever on them. Common practice, no source. */
 export const handheldPort: SnagRule = ({ design, layout }) => {

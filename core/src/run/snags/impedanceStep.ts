@@ -1,9 +1,9 @@
 import { entry } from '../../catalog/index.js';
 import { reflectionDb } from '../../line/index.js';
 import { formatFrequency } from '../../quantity/index.js';
-import { inCable } from '../betterCables.js';
-import type { Assembly } from '../design.js';
-import type { Snag, SnagRule } from '../snag.js';
+import { inCable } from '../edit/betterCables.js';
+import type { Assembly } from '../design/design.js';
+import type { Snag, SnagRule } from './snag.js';
 
 /** Echoes weaker than this are lost among those of good joints, dB. Common practice, no source. */
 const TELLS_DB = 26;

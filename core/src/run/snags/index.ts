@@ -1,4 +1,4 @@
-import type { SnagRule } from '../snag.js';
+import type { SnagRule } from './snag.js';
 import { adapterStack } from './adapterStack.js';
 import { arresterFit } from './arresterFit.js';
 import { arresterMissing } from './arresterMissing.js';

@@ -1,7 +1,7 @@
 import { entry, type Cable } from '../../catalog/index.js';
-import type { Leg } from '../design.js';
-import { betterCables } from '../betterCables.js';
-import type { Snag, SnagRule } from '../snag.js';
+import type { Leg } from '../design/design.js';
+import { betterCables } from '../edit/betterCables.js';
+import type { Snag, SnagRule } from './snag.js';
 
 /** What a leg asks of a jacket; nothing when it is content. */
 export function jacketComplaint(

@@ -1,9 +1,9 @@
 import { entry, type Cable } from '../../catalog/index.js';
 import { matchedLossDb } from '../../line/index.js';
 import { formatDecibels, formatFrequency } from '../../quantity/index.js';
-import { betterCables } from '../betterCables.js';
-import type { Assembly } from '../design.js';
-import type { Remedy, SnagRule } from '../snag.js';
+import { betterCables } from '../edit/betterCables.js';
+import type { Assembly } from '../design/design.js';
+import type { Remedy, SnagRule } from './snag.js';
 
 /** With an amplifier at the antenna the loss behind it hardly counts. Nominal figures, common practice. */
 const amplifier: Remedy = {

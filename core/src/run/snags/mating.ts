@@ -1,5 +1,5 @@
-import type { Snag, SnagRule } from '../snag.js';
-import { waysToJoin } from '../waysToJoin.js';
+import type { Snag, SnagRule } from './snag.js';
+import { waysToJoin } from '../edit/waysToJoin.js';
 import { faceName } from '../../catalog/index.js';
 
 /** Joints which do not mate, or mate with a caution. Source: the series' interface standards. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { catalog, withShop } from '../../catalog/index.js';
 import { anOutdoorRun, aRun, cable, mends, snagsOf } from '../aRun.fixture.js';
-import type { AnyPiece, Design } from '../design.js';
+import type { AnyPiece, Design } from '../design/design.js';
 import { toolIds, type ToolId } from '../../make/index.js';
 import { defaultPractice, evaluate } from '../index.js';
 

@@ -1,7 +1,7 @@
 import { entry, faceName, seriesById } from '../../catalog/index.js';
 import type { Along } from '../../line/index.js';
 import { formatPower } from '../../quantity/index.js';
-import type { Remedy, Snag, SnagContext, SnagRule } from '../snag.js';
+import type { Remedy, Snag, SnagContext, SnagRule } from './snag.js';
 
 /** Highest envelope between two places of the ruler over all edges of the bands, V peak. */
 function highestV(edges: readonly Along[], fromM: number, toM: number): number {

@@ -6,7 +6,7 @@ describe('arresterMissing', () => {
   const bare = anOutdoorRun({ pieces: [cable({ lengthM: 13 })] });
   it('an outdoor run without one is cautioned at the entry; cutting the cable there mends it', () => {
     const [snag] = snagsOf(bare, 'arrester-missing');
-    expect(snag).toMatchObject({ level: 'caution', stage: 'bond', distanceM: 2 });
+    expect(snag).toMatchObject({ level: 'caution', stage: 'ground', distanceM: 2 });
     expect(snag.remedies[0].title).toContain('Cut Main cable at the entry');
     expect(mends(bare, 'arrester-missing', 0)).toBe(true);
   });

@@ -1,7 +1,7 @@
 import { formatLength } from '../../quantity/index.js';
-import type { Assembly } from '../design.js';
-import { slackOf } from '../slack.js';
-import type { Snag, SnagRule } from '../snag.js';
+import type { Assembly } from '../design/design.js';
+import { slackOf } from '../facts/slack.js';
+import type { Snag, SnagRule } from './snag.js';
 
 /** How much longer than the route a run may be before it is worth a word, m. */
 const SPARE_M = 3;

@@ -9,11 +9,11 @@ import {
 } from '../../catalog/index.js';
 import { aloneDb, jointElements } from '../../line/index.js';
 import { formatFrequency } from '../../quantity/index.js';
-import type { Change } from '../change.js';
-import type { Design } from '../design.js';
-import type { PlacedJoint } from '../layout.js';
-import type { Remedy, Snag, SnagRule } from '../snag.js';
-import { article, partsToMeet } from '../waysToJoin.js';
+import type { Change } from '../design/change.js';
+import type { Design } from '../design/design.js';
+import type { PlacedJoint } from '../wave/layout.js';
+import type { Remedy, Snag, SnagRule } from './snag.js';
+import { article, partsToMeet } from '../edit/waysToJoin.js';
 
 const topOf = (face: Face): number => variantOf(face).maxFrequencyHz;
 

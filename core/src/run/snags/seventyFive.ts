@@ -1,8 +1,8 @@
 import { entry, faceName, seriesOf, type Face } from '../../catalog/index.js';
 import { reflectionDb } from '../../line/index.js';
 import { formatFrequency, formatPower } from '../../quantity/index.js';
-import { inCable } from '../betterCables.js';
-import type { Remedy, Snag, SnagRule } from '../snag.js';
+import { inCable } from '../edit/betterCables.js';
+import type { Remedy, Snag, SnagRule } from './snag.js';
 
 /** 75 ohm cable in a 50 ohm transmit run, and series that carry no transmit power. Handbook practice. */
 export const seventyFive: SnagRule = ({ design, catalog, layout, referenceOhm, topHz }) => {

@@ -1,8 +1,8 @@
 import { entry, faceOf } from '../../catalog/index.js';
 import { mate } from '../../fit/index.js';
-import { facesOf } from '../layout.js';
-import type { Remedy, SnagContext, SnagRule } from '../snag.js';
-import { article, partsToMeet } from '../waysToJoin.js';
+import { facesOf } from '../wave/layout.js';
+import type { Remedy, SnagContext, SnagRule } from './snag.js';
+import { article, partsToMeet } from '../edit/waysToJoin.js';
 
 /** Adapters in a run which a careful installer still accepts. Common practice, no source. */
 const MOST_ADAPTERS = 3;

@@ -1,10 +1,10 @@
 import { entry, type Cable, type Part } from '../../catalog/index.js';
 import { partsFor } from '../../fit/index.js';
 import { cardFor, owns, toolNames, type ToolNeed } from '../../make/index.js';
-import { endMade } from '../facts.js';
-import { makeSchools, type Practice } from '../practice.js';
-import type { Snag, SnagRule } from '../snag.js';
-import { article } from '../waysToJoin.js';
+import { endMade } from '../facts/facts.js';
+import { makeSchools, type Practice } from '../../practice/index.js';
+import type { Snag, SnagRule } from './snag.js';
+import { article } from '../edit/waysToJoin.js';
 
 /** Tools of a part's card which the shop does not own. */
 const missing = (part: Part, cable: Cable, practice: Practice): ToolNeed[] =>

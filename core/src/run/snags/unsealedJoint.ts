@@ -1,8 +1,8 @@
 import { seriesById } from '../../catalog/index.js';
 import { isExposed } from '../../route/index.js';
 import { passesFor } from '../../seal/index.js';
-import { logged } from '../facts.js';
-import type { Snag, SnagRule } from '../snag.js';
+import { logged } from '../facts/facts.js';
+import type { Snag, SnagRule } from './snag.js';
 
 /** A joint the weather reaches, not yet wrapped: a caution when its series has no seal of its own, else a note. */
 export const unsealedJoint: SnagRule = ({ layout, facts }) =>

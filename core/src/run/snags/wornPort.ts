@@ -1,8 +1,8 @@
 import { entry, faceName, faceOf, seriesOf } from '../../catalog/index.js';
 import { adapterChains } from '../../fit/index.js';
-import { freshId } from '../change.js';
-import type { Remedy, Snag, SnagContext, SnagRule } from '../snag.js';
-import { adapterPiece, needsOf } from '../waysToJoin.js';
+import { freshId } from '../design/change.js';
+import type { Remedy, Snag, SnagContext, SnagRule } from './snag.js';
+import { adapterPiece, needsOf } from '../edit/waysToJoin.js';
 
 /** Share of the rated couplings from which on it is said. Common practice, no source. */
 export const WORN_SHARE = 0.8;

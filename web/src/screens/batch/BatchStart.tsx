@@ -7,10 +7,10 @@ import {
   type EndSheet,
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import { StripGaugeDrawing } from '../../gauge/StripGaugeDrawing.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useWidth } from '../../ruler/useWidth.js';
-import { StagePage } from '../../shell/StagePage.js';
+import { StripGaugeDrawing } from '../../drawing/gauge/StripGaugeDrawing.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useWidth } from '../../ui/useWidth.js';
+import { StagePage } from '../../ui/StagePage.js';
 
 const USUAL = 10;
 

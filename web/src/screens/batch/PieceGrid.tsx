@@ -10,10 +10,10 @@ import {
   type EndSheet,
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { useKeys } from '../../shell/useKeys.js';
-import { Window } from '../../shell/Window.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { useKeys } from '../../ui/useKeys.js';
+import { Window } from '../../ui/Window.js';
 import type { BatchInWork } from './useBatch.js';
 
 /** The pieces in a row: a tick for each, its reading where the step asks for one. Space ticks the next piece. */

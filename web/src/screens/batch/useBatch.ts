@@ -18,8 +18,8 @@ import {
   type Step,
 } from '@kobran/core';
 import { useEffect, useState } from 'react';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
 
 /** A batch being worked: its ticks are kept at this device, what is signed or failed goes into the log. */
 export interface BatchInWork {

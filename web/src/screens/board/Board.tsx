@@ -3,10 +3,10 @@ import { FilePlus2, Search, Upload } from 'lucide-react';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
-import { ask, said, Unreachable } from '../../api/client.js';
-import { useChange, useJob, useJobs } from '../../api/queries.js';
-import { Message } from '../../shell/Message.js';
-import { TopBar } from '../../shell/TopBar.js';
+import { ask, said, Unreachable } from '../../store/client.js';
+import { useChange, useJob, useJobs } from '../../store/queries.js';
+import { Message } from '../../ui/Message.js';
+import { TopBar } from '../../frame/TopBar.js';
 import { RunRow } from './RunRow.js';
 import { useDeletion } from './useDeletion.js';
 

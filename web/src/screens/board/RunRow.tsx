@@ -2,13 +2,13 @@ import type { RunDocument } from '@kobran/contract';
 import { checkReferences, counted, evaluate, formatLength, type Practice, type Sheet } from '@kobran/core';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { rulerScale } from '../../ruler/scale.js';
-import { useWidth } from '../../ruler/useWidth.js';
-import { useFacts } from '../../runs/FactsOutbox.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { SnagMark, snagColour } from '../../shell/SnagMark.js';
-import { StateMark } from '../../shell/StateMark.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { rulerScale } from '../../drawing/ruler/scale.js';
+import { useWidth } from '../../ui/useWidth.js';
+import { useFacts } from '../../store/FactsOutbox.js';
+import { useCatalog } from '../../store/Shop.js';
+import { SnagMark, snagColour } from '../../ui/SnagMark.js';
+import { StateMark } from '../../ui/StateMark.js';
 import { useDeletion } from './useDeletion.js';
 
 /** A run as a thin line to scale, with its worst snag, its stages and what to do next. */

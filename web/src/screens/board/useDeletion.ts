@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
-import { ask, said } from '../../api/client.js';
+import { ask, said } from '../../store/client.js';
 
 /**
  * Deletes a job or a run and offers to bring it back.

@@ -12,12 +12,12 @@ import {
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
-import { FrequencyChart, type Series } from '../../charts/FrequencyChart.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { Choice } from '../../shell/Choice.js';
-import { FigureText } from '../../shell/FigureText.js';
+import { FrequencyChart, type Series } from '../../drawing/charts/FrequencyChart.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
+import { Choice } from '../../ui/Choice.js';
+import { FigureText } from '../../ui/FigureText.js';
 
 /** All cables side by side for one assembly of the run: what each would do, and why not. */
 export function CablesScreen(): ReactNode {

@@ -1,10 +1,10 @@
 import { ID1_CARD_MM, scaleFromCard } from '@kobran/core';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { useScreenScale } from '../../gauge/useScreenScale.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useWidth } from '../../ruler/useWidth.js';
-import { TopBar } from '../../shell/TopBar.js';
+import { useScreenScale } from '../../drawing/gauge/useScreenScale.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useWidth } from '../../ui/useWidth.js';
+import { TopBar } from '../../frame/TopBar.js';
 
 /** CSS pixels have about 96 to the inch; a first guess. */
 const GUESS_PX_PER_MM = 96 / 25.4;

@@ -1,10 +1,10 @@
 import { owns, toolSaid, type Card } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { TrainDrawing } from '../../gauge/TrainDrawing.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useWidth } from '../../ruler/useWidth.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { SnagMark } from '../../shell/SnagMark.js';
+import { TrainDrawing } from '../../drawing/gauge/TrainDrawing.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useWidth } from '../../ui/useWidth.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { SnagMark } from '../../ui/SnagMark.js';
 import { rightIs } from './spoken.js';
 import { showsParts } from './Bench.js';
 import type { CardInWork } from './useCard.js';

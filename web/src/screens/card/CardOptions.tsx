@@ -1,8 +1,8 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { usePreferences, type CardPreferences } from '../../preferences/Preferences.js';
-import { Tick } from '../../shell/Tick.js';
-import { Window } from '../../shell/Window.js';
+import { usePreferences, type CardPreferences } from '../../ui/Preferences.js';
+import { Tick } from '../../ui/Tick.js';
+import { Window } from '../../ui/Window.js';
 import { hasEars, hasVoice } from './speech.js';
 
 /** How cards are worked at this device: by eye, by touch, by voice, by pedal. */

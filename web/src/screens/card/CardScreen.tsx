@@ -9,10 +9,10 @@ import {
 } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { Message } from '../../shell/Message.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
+import { Message } from '../../ui/Message.js';
 import { RunningCard } from './RunningCard.js';
 
 const worksByName: Record<string, WorkId> = { 're-end': 're-end', shrink: 'shrink' };

@@ -10,9 +10,9 @@ import {
   type UnitDoubt,
 } from '@kobran/core';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { QuantityField } from '../../shell/QuantityField.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { QuantityField } from '../../ui/QuantityField.js';
 
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
 /** Below this a meter beeps: it is a short and not dampness, ohm. */

@@ -10,8 +10,8 @@ import { useEffect, useRef, useState, type MouseEvent, type ReactNode } from 're
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
 import { Advice } from './Advice.js';
 import { Bench } from './Bench.js';
 import { CardOptions } from './CardOptions.js';

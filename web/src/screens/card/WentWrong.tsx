@@ -1,9 +1,9 @@
 import { shorten, type EndSheet } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { LengthField } from '../../shell/LengthField.js';
-import { Window } from '../../shell/Window.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
+import { LengthField } from '../../ui/LengthField.js';
+import { Window } from '../../ui/Window.js';
 
 const tone = { fine: 'text-lake', caution: 'text-caution', stop: 'text-stop' };
 

@@ -10,9 +10,9 @@ import {
   type Step,
 } from '@kobran/core';
 import { useEffect, useState } from 'react';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
 import { dropProgress, freshProgress, keepProgress, loadProgress, type CardProgress } from './progress.js';
 
 /** A card being worked through: where it is, what may be done, and what the one key does. */

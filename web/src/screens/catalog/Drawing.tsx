@@ -9,12 +9,12 @@ import {
   type ShopEntry,
 } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { FaceDrawing } from '../../faces/FaceDrawing.js';
-import { FaceFront } from '../../faces/FaceFront.js';
-import { StripGaugeDrawing } from '../../gauge/StripGaugeDrawing.js';
-import { TrainDrawing } from '../../gauge/TrainDrawing.js';
-import { useWidth } from '../../ruler/useWidth.js';
-import { useCatalog } from '../../shop/Shop.js';
+import { FaceDrawing } from '../../drawing/faces/FaceDrawing.js';
+import { FaceFront } from '../../drawing/faces/FaceFront.js';
+import { StripGaugeDrawing } from '../../drawing/gauge/StripGaugeDrawing.js';
+import { TrainDrawing } from '../../drawing/gauge/TrainDrawing.js';
+import { useWidth } from '../../ui/useWidth.js';
+import { useCatalog } from '../../store/Shop.js';
 
 /** An entry drawn from its dimensions. */
 export function Drawing({ entry }: { entry: ShopEntry }): ReactNode {

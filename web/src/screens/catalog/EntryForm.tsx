@@ -1,7 +1,7 @@
 import type { PinBore, ShopEntry } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { useShop } from '../../shop/Shop.js';
+import { useShop } from '../../store/Shop.js';
 import { check, read, written, type Checked, type Draft } from './draft.js';
 import { Drawing } from './Drawing.js';
 import { FieldInput } from './FieldInput.js';

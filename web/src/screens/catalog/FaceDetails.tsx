@@ -14,13 +14,13 @@ import {
   type Face,
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import { FaceDrawing, JointDrawing } from '../../faces/FaceDrawing.js';
-import { FaceFront } from '../../faces/FaceFront.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useShop } from '../../shop/Shop.js';
-import { Choice } from '../../shell/Choice.js';
-import { Rows } from '../../shell/Rows.js';
-import { faceOptions } from '../../shell/faceOptions.js';
+import { FaceDrawing, JointDrawing } from '../../drawing/faces/FaceDrawing.js';
+import { FaceFront } from '../../drawing/faces/FaceFront.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useShop } from '../../store/Shop.js';
+import { Choice } from '../../ui/Choice.js';
+import { Rows } from '../../ui/Rows.js';
+import { faceOptions } from '../../ui/faceOptions.js';
 
 /** A face with its limits, and what happens when it meets another. */
 export function FaceDetails({ face, code }: { face: Face; code: string }): ReactNode {

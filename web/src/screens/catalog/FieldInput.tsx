@@ -12,12 +12,12 @@ import {
   type UnitSystem,
 } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { Choice } from '../../shell/Choice.js';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { TextField } from '../../shell/TextField.js';
-import { Tick } from '../../shell/Tick.js';
-import { faceOptions } from '../../shell/faceOptions.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { Choice } from '../../ui/Choice.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { TextField } from '../../ui/TextField.js';
+import { Tick } from '../../ui/Tick.js';
+import { faceOptions } from '../../ui/faceOptions.js';
 import type { Field } from './fields.js';
 
 /** Millimetres are kept as they are on the sheet; inches are understood too. */

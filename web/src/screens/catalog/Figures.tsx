@@ -11,9 +11,9 @@ import {
 } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useShop } from '../../shop/Shop.js';
-import { Rows } from '../../shell/Rows.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useShop } from '../../store/Shop.js';
+import { Rows } from '../../ui/Rows.js';
 
 /** The figures of an entry, with where they come from. */
 export function Figures({ entry }: { entry: ShopEntry }): ReactNode {

@@ -1,8 +1,8 @@
 import { parseLength, ok, type PinBore, type Result } from '@kobran/core';
 import { Plus, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { Choice } from '../../shell/Choice.js';
-import { QuantityField } from '../../shell/QuantityField.js';
+import { Choice } from '../../ui/Choice.js';
+import { QuantityField } from '../../ui/QuantityField.js';
 
 const MOST = 4;
 

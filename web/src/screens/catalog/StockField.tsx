@@ -1,7 +1,7 @@
 import { parsePlainNumber } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { useShop } from '../../shop/Shop.js';
-import { QuantityField } from '../../shell/QuantityField.js';
+import { useShop } from '../../store/Shop.js';
+import { QuantityField } from '../../ui/QuantityField.js';
 
 /** How many of an adapter lie on the shelf. */
 export function StockField({ adapterId }: { adapterId: string }): ReactNode {

@@ -10,12 +10,12 @@ import {
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { ask } from '../../api/client.js';
-import { Calibrate } from '../../instruments/Calibrate.js';
-import { useDoing, useInstruments, type Instruments } from '../../instruments/useInstruments.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { traceOf } from '../../traces/useTraces.js';
+import { ask } from '../../store/client.js';
+import { Calibrate } from '../../frame/Calibrate.js';
+import { useDoing, useInstruments, type Instruments } from '../../store/useInstruments.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { traceOf } from '../../store/useTraces.js';
 
 const POINTS = 2001;
 const AVERAGES = 4;

@@ -1,22 +1,22 @@
 import { formatFrequency, formatLength, parseElectrical, type Assembly, type Sheet } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useWidth } from '../../ruler/useWidth.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { Schools } from '../../shell/Choice.js';
-import { TextField } from '../../shell/TextField.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useWidth } from '../../ui/useWidth.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { Schools } from '../../ui/Choice.js';
+import { TextField } from '../../ui/TextField.js';
 import { SameAs } from './SameAs.js';
 import { Sets } from './Sets.js';
 import { TrimCoach } from './TrimCoach.js';
-import { schoolsOfCutting } from '../../shell/schools.js';
-import { FigureText } from '../../shell/FigureText.js';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { Rows } from '../../shell/Rows.js';
-import { StagePage } from '../../shell/StagePage.js';
-import { StateMark } from '../../shell/StateMark.js';
-import { usePractice } from '../../runs/usePractice.js';
-import { FrequencyField } from '../../shell/unitFields.js';
+import { schoolsOfCutting } from '../../ui/schools.js';
+import { FigureText } from '../../ui/FigureText.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { Rows } from '../../ui/Rows.js';
+import { StagePage } from '../../ui/StagePage.js';
+import { StateMark } from '../../ui/StateMark.js';
+import { usePractice } from '../../store/usePractice.js';
+import { FrequencyField } from '../../ui/unitFields.js';
 
 type Cut = Sheet['cuts'][number];
 

@@ -1,8 +1,8 @@
 import { electricalDegrees, entry, setMember, type Assembly } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { Choice } from '../../shell/Choice.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
+import { Choice } from '../../ui/Choice.js';
 import { useJobPieces, type JobPiece } from './useJobPieces.js';
 
 /** Takes the electrical length of another piece of the job: as it was read, or as it is drawn while it was not. */

@@ -1,7 +1,7 @@
 import { setMember, setSpread, type SetMember } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
 import { useJobPieces } from './useJobPieces.js';
 
 /** Spread nobody can use, degrees. Common practice, no source. */

@@ -16,15 +16,15 @@ import {
 } from '@kobran/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
-import { ask } from '../../api/client.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { Choice } from '../../shell/Choice.js';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { TextField } from '../../shell/TextField.js';
+import { ask } from '../../store/client.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
+import { Choice } from '../../ui/Choice.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { TextField } from '../../ui/TextField.js';
 import { AnalyserReading } from './AnalyserReading.js';
-import { FrequencyField } from '../../shell/unitFields.js';
+import { FrequencyField } from '../../ui/unitFields.js';
 
 const ORDERS = [1, 2, 3, 4, 5];
 

@@ -1,6 +1,6 @@
 import { type Assembly, type Facts } from '@kobran/core';
-import { useJob } from '../../api/queries.js';
-import { useOpenRun } from '../../runs/RunContext.js';
+import { useJob } from '../../store/queries.js';
+import { useOpenRun } from '../../store/RunContext.js';
 
 /** An assembly of the job with what was done to it. */
 export interface JobPiece {

@@ -2,11 +2,11 @@ import type { LoggedEnd } from '@kobran/contract';
 import { formatLength, recipes, tally, type Tally } from '@kobran/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState, type ReactNode } from 'react';
-import { ask, said } from '../../api/client.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { Chips } from '../../shell/Choice.js';
-import { TopBar } from '../../shell/TopBar.js';
+import { ask, said } from '../../store/client.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useCatalog } from '../../store/Shop.js';
+import { Chips } from '../../ui/Choice.js';
+import { TopBar } from '../../frame/TopBar.js';
 
 const kinds = [
   ['part', 'Part'],

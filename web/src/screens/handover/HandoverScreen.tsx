@@ -2,13 +2,13 @@ import { counted, stageNames } from '@kobran/core';
 import { Download } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useWaitingCount } from '../../runs/FactsOutbox.js';
-import { SignedBy } from '../../shell/SignedBy.js';
-import { StagePage } from '../../shell/StagePage.js';
-import { StateMark } from '../../shell/StateMark.js';
-import { DoneButton } from '../../runs/DoneButton.js';
-import { sayMoment } from '../../shell/dates.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useWaitingCount } from '../../store/FactsOutbox.js';
+import { SignedBy } from '../../ui/SignedBy.js';
+import { StagePage } from '../../ui/StagePage.js';
+import { StateMark } from '../../ui/StateMark.js';
+import { DoneButton } from '../../frame/DoneButton.js';
+import { sayMoment } from '../../ui/dates.js';
 
 /** What is done and what is not, the log, and the job as a file to take away. */
 export function HandoverScreen(): ReactNode {

@@ -15,15 +15,15 @@ import {
 } from '@kobran/core';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { FaceDrawing } from '../../faces/FaceDrawing.js';
-import { FaceFront } from '../../faces/FaceFront.js';
-import { frontSizeMm } from '../../faces/front.js';
-import { usePreferences } from '../../preferences/Preferences.js';
+import { FaceDrawing } from '../../drawing/faces/FaceDrawing.js';
+import { FaceFront } from '../../drawing/faces/FaceFront.js';
+import { frontSizeMm } from '../../drawing/faces/front.js';
+import { usePreferences } from '../../ui/Preferences.js';
 import { features } from '@kobran/core';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { Rows } from '../../shell/Rows.js';
-import { Tick } from '../../shell/Tick.js';
-import { TopBar } from '../../shell/TopBar.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { Rows } from '../../ui/Rows.js';
+import { Tick } from '../../ui/Tick.js';
+import { TopBar } from '../../frame/TopBar.js';
 
 const ways: { by: Feature['by']; label: string }[] = [
   { by: 'look', label: 'I can look' },

@@ -1,7 +1,7 @@
 import { farEndNames, formatLength, type BenchHands } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useWidth } from '../../ruler/useWidth.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useWidth } from '../../ui/useWidth.js';
 
 const TALL = 96;
 const MIDDLE = 56;

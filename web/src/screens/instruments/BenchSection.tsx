@@ -9,13 +9,13 @@ import {
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
-import { ask } from '../../api/client.js';
-import { useJob, useJobs, useRun } from '../../api/queries.js';
-import { useDoing, type Instruments } from '../../instruments/useInstruments.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { Chips, Choice } from '../../shell/Choice.js';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { Tick } from '../../shell/Tick.js';
+import { ask } from '../../store/client.js';
+import { useJob, useJobs, useRun } from '../../store/queries.js';
+import { useDoing, type Instruments } from '../../store/useInstruments.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { Chips, Choice } from '../../ui/Choice.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { Tick } from '../../ui/Tick.js';
 import { BenchDrawing } from './BenchDrawing.js';
 
 /** Work of one seed is bad in the same way each time: another exercise takes another. */

@@ -1,7 +1,7 @@
 import { useEffect, type ReactNode } from 'react';
-import { said } from '../../api/client.js';
-import { useInstruments, type Instruments } from '../../instruments/useInstruments.js';
-import { TopBar } from '../../shell/TopBar.js';
+import { said } from '../../store/client.js';
+import { useInstruments, type Instruments } from '../../store/useInstruments.js';
+import { TopBar } from '../../frame/TopBar.js';
 import { BenchSection } from './BenchSection.js';
 import { Known } from './Known.js';
 import { ReadNow } from './ReadNow.js';

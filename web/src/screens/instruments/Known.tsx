@@ -2,11 +2,11 @@ import type { InstrumentIdentity, KnownInstrument } from '@kobran/contract';
 import { fail, instrumentKinds, ok, type InstrumentKind } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { ask } from '../../api/client.js';
-import { useDoing, type Instruments } from '../../instruments/useInstruments.js';
-import { Choice } from '../../shell/Choice.js';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { TextField } from '../../shell/TextField.js';
+import { ask } from '../../store/client.js';
+import { useDoing, type Instruments } from '../../store/useInstruments.js';
+import { Choice } from '../../ui/Choice.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { TextField } from '../../ui/TextField.js';
 
 const kindNames: Record<InstrumentKind, string> = {
   analyser: 'Analyser',

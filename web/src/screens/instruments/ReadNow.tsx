@@ -1,13 +1,13 @@
 import type { KnownInstrument, MeasuredPower } from '@kobran/contract';
 import { bothEnds, formatDecibels, formatPower, formatResistance } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import { ask } from '../../api/client.js';
-import { Calibrate } from '../../instruments/Calibrate.js';
-import { SweepFields } from '../../instruments/SweepFields.js';
-import { useSweepSetup } from '../../instruments/useSweepSetup.js';
-import { useDoing, type Instruments } from '../../instruments/useInstruments.js';
-import { Caution } from '../../shell/StagePage.js';
-import { FrequencyField, PowerField } from '../../shell/unitFields.js';
+import { ask } from '../../store/client.js';
+import { Calibrate } from '../../frame/Calibrate.js';
+import { SweepFields } from '../../frame/SweepFields.js';
+import { useSweepSetup } from '../../store/useSweepSetup.js';
+import { useDoing, type Instruments } from '../../store/useInstruments.js';
+import { Caution } from '../../ui/StagePage.js';
+import { FrequencyField, PowerField } from '../../ui/unitFields.js';
 
 /** What the instruments show now, and the calibration of the analyser. */
 export function ReadNow({ instruments }: { instruments: Instruments }): ReactNode {

@@ -1,7 +1,7 @@
 import { article, faceOf } from '@kobran/core';
 import type { ReactNode } from 'react';
-import type { KitState } from '../../kit/useKit.js';
-import { FaceFront } from '../../faces/FaceFront.js';
+import type { KitState } from '../../background/useKit.js';
+import { FaceFront } from '../../drawing/faces/FaceFront.js';
 
 /** The kit: what to pack, what to buy, which pair uses what, and what to take twice. */
 export function Answer({ state }: { state: KitState }): ReactNode {

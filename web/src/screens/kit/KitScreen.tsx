@@ -1,11 +1,11 @@
 import type { KitPairing, Port } from '@kobran/core';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useKit, type KitState } from '../../kit/useKit.js';
-import { useShop } from '../../shop/Shop.js';
-import { Choice } from '../../shell/Choice.js';
-import { Tick } from '../../shell/Tick.js';
-import { TopBar } from '../../shell/TopBar.js';
+import { useKit, type KitState } from '../../background/useKit.js';
+import { useShop } from '../../store/Shop.js';
+import { Choice } from '../../ui/Choice.js';
+import { Tick } from '../../ui/Tick.js';
+import { TopBar } from '../../frame/TopBar.js';
 import { Answer } from './Answer.js';
 import { pairingKey, PairingTable } from './PairingTable.js';
 import { Matings } from './Matings.js';

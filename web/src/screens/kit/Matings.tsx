@@ -1,7 +1,7 @@
 import { faceName, faceOf, seriesOf, WORN_SHARE, type Port, type ShopEntry, type Stock } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import { useShop } from '../../shop/Shop.js';
-import { SnagMark } from '../../shell/SnagMark.js';
+import { useShop } from '../../store/Shop.js';
+import { SnagMark } from '../../ui/SnagMark.js';
 
 /** How often ports and adapters have been coupled, against what their series is rated for. */
 export function Matings(): ReactNode {

@@ -9,10 +9,10 @@ import {
   type Result,
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import { Choice } from '../../shell/Choice.js';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { SwrField } from '../../shell/SwrField.js';
-import { readTraceFile } from '../../traces/useTraces.js';
+import { Choice } from '../../ui/Choice.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { SwrField } from '../../ui/SwrField.js';
+import { readTraceFile } from '../../store/useTraces.js';
 
 type Known = 'swr' | 'series' | 'measured';
 

@@ -1,7 +1,7 @@
 import { formatDecibels, formatFrequency, formatPower, type Sheet } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { AlongChart } from '../../ruler/AlongChart.js';
-import type { RulerScale } from '../../ruler/scale.js';
+import { AlongChart } from '../../drawing/ruler/AlongChart.js';
+import type { RulerScale } from '../../drawing/ruler/scale.js';
 
 interface Props {
   sheet: Sheet;

@@ -1,6 +1,6 @@
 import { formatFrequency, formatPower } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { useOpenRun } from '../../runs/RunContext.js';
+import { useOpenRun } from '../../store/RunContext.js';
 
 /** The two ports and the service between them: what everything is measured against. */
 export function Ends({

@@ -1,7 +1,7 @@
 import { formatDecibels, formatLength, formatPower, type Sheet } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { sampleAt } from '../../ruler/AlongChart.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { sampleAt } from '../../drawing/ruler/AlongChart.js';
 
 /** The figures of the drawing as a table, for those who read rather than look. */
 export function FiguresTable({ sheet }: { sheet: Sheet }): ReactNode {

@@ -2,10 +2,10 @@ import { faceInFull, fitJoint, formatDecibels, type JointSheet, type Way } from 
 import { useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
-import { JointDrawing } from '../../faces/FaceDrawing.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { Window } from '../../shell/Window.js';
+import { JointDrawing } from '../../drawing/faces/FaceDrawing.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
+import { Window } from '../../ui/Window.js';
 
 /** Every way to make a joint fit, ranked: turn, re-end, exchange, adapters. */
 export function FitDialog({

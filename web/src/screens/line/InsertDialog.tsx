@@ -1,9 +1,9 @@
 import { formatFrequency, insertPiece, type Catalog, type Insertable } from '@kobran/core';
 import { useMemo, useState, type ReactNode } from 'react';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { Finder, type FinderItem } from '../../shell/Finder.js';
-import { Window } from '../../shell/Window.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
+import { Finder, type FinderItem } from '../../ui/Finder.js';
+import { Window } from '../../ui/Window.js';
 
 const kinds: { kind: Insertable['kind']; label: string }[] = [
   { kind: 'assembly', label: 'Cable' },

@@ -2,10 +2,10 @@ import { faceInFull, type JointSheet } from '@kobran/core';
 import { Plus, Puzzle } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { JointDrawing } from '../../faces/FaceDrawing.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { FigureText } from '../../shell/FigureText.js';
-import { Rows } from '../../shell/Rows.js';
+import { JointDrawing } from '../../drawing/faces/FaceDrawing.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { FigureText } from '../../ui/FigureText.js';
+import { Rows } from '../../ui/Rows.js';
 
 function Drawing({ joint }: { joint: JointSheet }): ReactNode {
   return (

@@ -1,13 +1,13 @@
 import { counted, rulerAt, type Snag } from '@kobran/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { LineDrawing } from '../../ruler/LineDrawing.js';
-import { useRulerView } from '../../ruler/useRulerView.js';
-import { useWidth } from '../../ruler/useWidth.js';
-import { ZoomBar } from '../../ruler/ZoomBar.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { SnagList } from '../../shell/SnagList.js';
+import { LineDrawing } from '../../drawing/ruler/LineDrawing.js';
+import { useRulerView } from '../../drawing/ruler/useRulerView.js';
+import { useWidth } from '../../ui/useWidth.js';
+import { ZoomBar } from '../../drawing/ruler/ZoomBar.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
+import { SnagList } from '../../frame/SnagList.js';
 import { Charts } from './Charts.js';
 import { Ends } from './Ends.js';
 import { FiguresTable } from './FiguresTable.js';
@@ -18,7 +18,7 @@ import { SweepSection } from './SweepSection.js';
 import { useLineKeys } from './useLineKeys.js';
 import { useSelection } from './useSelection.js';
 import { useWhatIf, WhatIf } from './WhatIf.js';
-import { FrequencyField } from '../../shell/unitFields.js';
+import { FrequencyField } from '../../ui/unitFields.js';
 
 /** Plan: the run on its ruler, power, voltage and loss on the same scale, snags in words, and the selected place at the side. */
 export function LineScreen(): ReactNode {

@@ -18,13 +18,13 @@ import {
 import { ArrowLeftRight, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { Choice } from '../../shell/Choice.js';
-import { FigureText } from '../../shell/FigureText.js';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { TextField } from '../../shell/TextField.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
+import { Choice } from '../../ui/Choice.js';
+import { FigureText } from '../../ui/FigureText.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { TextField } from '../../ui/TextField.js';
 import { Spots } from './Spots.js';
 
 /** What a piece is, and everything of it that can be changed. */

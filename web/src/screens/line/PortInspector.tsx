@@ -1,16 +1,16 @@
 import { faceOf, type AntennaPort, type Port, type RadioPort } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { toast } from 'sonner';
-import { FaceDrawing } from '../../faces/FaceDrawing.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useShop } from '../../shop/Shop.js';
-import { KnownPorts } from '../../shop/KnownPorts.js';
-import { slugOf } from '../../shop/slugOf.js';
-import { Choice } from '../../shell/Choice.js';
-import { TextField } from '../../shell/TextField.js';
-import { Tick } from '../../shell/Tick.js';
+import { FaceDrawing } from '../../drawing/faces/FaceDrawing.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useShop } from '../../store/Shop.js';
+import { KnownPorts } from '../../frame/KnownPorts.js';
+import { slugOf } from '../../store/slugOf.js';
+import { Choice } from '../../ui/Choice.js';
+import { TextField } from '../../ui/TextField.js';
+import { Tick } from '../../ui/Tick.js';
 import { AntennaKnown } from './AntennaKnown.js';
-import { faceOptions } from '../../shell/faceOptions.js';
+import { faceOptions } from '../../ui/faceOptions.js';
 
 export function RadioInspector(): ReactNode {
   const { editor } = useOpenRun();

@@ -9,12 +9,12 @@ import {
 } from '@kobran/core';
 import { Plus, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { FigureText } from '../../shell/FigureText.js';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { TextField } from '../../shell/TextField.js';
-import { Tick } from '../../shell/Tick.js';
-import { FrequencyField, PowerField } from '../../shell/unitFields.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { FigureText } from '../../ui/FigureText.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { TextField } from '../../ui/TextField.js';
+import { Tick } from '../../ui/Tick.js';
+import { FrequencyField, PowerField } from '../../ui/unitFields.js';
 
 /** What the run is for: bands, power, budget. */
 export function ServiceInspector(): ReactNode {

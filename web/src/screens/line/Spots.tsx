@@ -1,9 +1,9 @@
 import { fail, formatLength, parseLength, type Assembly, type Spot } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { LengthField } from '../../shell/LengthField.js';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { OhmField } from '../../shell/unitFields.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { LengthField } from '../../ui/LengthField.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { OhmField } from '../../ui/unitFields.js';
 
 /** A crush of a hand’s width. */
 const NEW_SPOT = { lengthM: 0.05, ohm: 35 };

@@ -1,8 +1,8 @@
 import { formatDecibels } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { FrequencyChart } from '../../charts/FrequencyChart.js';
-import { useSpread } from '../../spread/useSpread.js';
-import { useOpenRun } from '../../runs/RunContext.js';
+import { FrequencyChart } from '../../drawing/charts/FrequencyChart.js';
+import { useSpread } from '../../background/useSpread.js';
+import { useOpenRun } from '../../store/RunContext.js';
 
 /** Return loss at the radio and loss to the antenna over the bands and a little beyond. */
 export function SweepSection(): ReactNode {

@@ -1,8 +1,8 @@
 import { compareSheets, evaluate, formatFigure, type Design } from '@kobran/core';
 import { useMemo, useState, type ReactNode } from 'react';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
 
 interface WhatIfState {
   /** The run as it was when the what-if began. */

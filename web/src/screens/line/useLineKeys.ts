@@ -1,8 +1,8 @@
 import { useNavigate } from 'react-router';
-import type { RulerView } from '../../ruler/useRulerView.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useRemedy } from '../../shell/SnagList.js';
-import { useKeys } from '../../shell/useKeys.js';
+import type { RulerView } from '../../drawing/ruler/useRulerView.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useRemedy } from '../../frame/SnagList.js';
+import { useKeys } from '../../ui/useKeys.js';
 import type { Selection } from './useSelection.js';
 
 /** Everything of the Line can be done from the keyboard. */

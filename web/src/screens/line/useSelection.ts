@@ -7,7 +7,7 @@ import {
   type PieceSheet,
 } from '@kobran/core';
 import { useSearchParams } from 'react-router';
-import { useOpenRun } from '../../runs/RunContext.js';
+import { useOpenRun } from '../../store/RunContext.js';
 
 /** What the ends of the run are called in the address and the selection. */
 const ENDS = ['radio', 'service', 'antenna'];

@@ -2,14 +2,14 @@ import { cardFor, formatLength, makeSchools, owns, toolSaid, type Card, type End
 import { MoreHorizontal } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useWidth } from '../../ruler/useWidth.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { Menu } from '../../shell/Menu.js';
-import { StagePage } from '../../shell/StagePage.js';
-import { StateMark } from '../../shell/StateMark.js';
-import { StripGaugeDrawing } from '../../gauge/StripGaugeDrawing.js';
-import { sayDay } from '../../shell/dates.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useWidth } from '../../ui/useWidth.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { Menu } from '../../ui/Menu.js';
+import { StagePage } from '../../ui/StagePage.js';
+import { StateMark } from '../../ui/StateMark.js';
+import { StripGaugeDrawing } from '../../drawing/gauge/StripGaugeDrawing.js';
+import { sayDay } from '../../ui/dates.js';
 
 /** Every end of the run with its strip gauge and the way to its card. */
 export function MakeScreen(): ReactNode {

@@ -14,13 +14,13 @@ import {
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { FrequencyChart } from '../../charts/FrequencyChart.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { Choice } from '../../shell/Choice.js';
-import { Rows } from '../../shell/Rows.js';
-import { FrequencyField, OhmField } from '../../shell/unitFields.js';
+import { FrequencyChart } from '../../drawing/charts/FrequencyChart.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
+import { Choice } from '../../ui/Choice.js';
+import { Rows } from '../../ui/Rows.js';
+import { FrequencyField, OhmField } from '../../ui/unitFields.js';
 
 /** Formers that lie about: drain pipe and bottles, mean diameters, m. Common practice, no source. */
 const DIAMETERS_M = [0.05, 0.065, 0.08, 0.1, 0.11, 0.125, 0.15, 0.18, 0.22, 0.27, 0.33, 0.4];

@@ -13,12 +13,12 @@ import {
 } from '@kobran/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { FrequencyChart } from '../../charts/FrequencyChart.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { Chips } from '../../shell/Choice.js';
-import { Rows } from '../../shell/Rows.js';
+import { FrequencyChart } from '../../drawing/charts/FrequencyChart.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
+import { Chips } from '../../ui/Choice.js';
+import { Rows } from '../../ui/Rows.js';
 import { DeviceDrawing } from './DeviceDrawing.js';
 
 const LIMIT = 1.5;

@@ -23,14 +23,14 @@ import {
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { Chips, Choice } from '../../shell/Choice.js';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { StagePage } from '../../shell/StagePage.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
+import { Chips, Choice } from '../../ui/Choice.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { StagePage } from '../../ui/StagePage.js';
 import { ChokePanel } from './ChokePanel.js';
 import { DeviceShown } from './DeviceShown.js';
-import { FrequencyField } from '../../shell/unitFields.js';
+import { FrequencyField } from '../../ui/unitFields.js';
 
 const kinds = [
   ['quarter', 'Quarter wave'],

@@ -17,20 +17,20 @@ import {
 import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
-import { ask, said } from '../../api/client.js';
-import { useChange, useJob } from '../../api/queries.js';
-import { FaceDrawing } from '../../faces/FaceDrawing.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { KnownPorts } from '../../shop/KnownPorts.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { Choice } from '../../shell/Choice.js';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { TextField } from '../../shell/TextField.js';
-import { Tick } from '../../shell/Tick.js';
-import { TopBar } from '../../shell/TopBar.js';
-import { faceOptions } from '../../shell/faceOptions.js';
-import { SwrField } from '../../shell/SwrField.js';
-import { FrequencyField, PowerField } from '../../shell/unitFields.js';
+import { ask, said } from '../../store/client.js';
+import { useChange, useJob } from '../../store/queries.js';
+import { FaceDrawing } from '../../drawing/faces/FaceDrawing.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { KnownPorts } from '../../frame/KnownPorts.js';
+import { useCatalog } from '../../store/Shop.js';
+import { Choice } from '../../ui/Choice.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { TextField } from '../../ui/TextField.js';
+import { Tick } from '../../ui/Tick.js';
+import { TopBar } from '../../frame/TopBar.js';
+import { faceOptions } from '../../ui/faceOptions.js';
+import { SwrField } from '../../ui/SwrField.js';
+import { FrequencyField, PowerField } from '../../ui/unitFields.js';
 
 const start: RunWish = {
   name: 'New run',

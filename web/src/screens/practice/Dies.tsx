@@ -1,6 +1,6 @@
 import { hexDiesMm, type Practice } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { Tick } from '../../shell/Tick.js';
+import { Tick } from '../../ui/Tick.js';
 
 /** The hex dies of the shop: an end which needs another one is said before its ferrule is on the cable. */
 export function Dies({

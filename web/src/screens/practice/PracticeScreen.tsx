@@ -10,15 +10,15 @@ import {
 } from '@kobran/core';
 import { useEffect, useState, type ReactNode } from 'react';
 import { useParams } from 'react-router';
-import { useJob } from '../../api/queries.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useJobPractice } from '../../runs/usePractice.js';
-import { Choice, Schools } from '../../shell/Choice.js';
-import { Message } from '../../shell/Message.js';
-import { schoolsOfCutting, schoolsOfTape } from '../../shell/schools.js';
-import { SignedBy } from '../../shell/SignedBy.js';
-import { Tick } from '../../shell/Tick.js';
-import { TopBar } from '../../shell/TopBar.js';
+import { useJob } from '../../store/queries.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useJobPractice } from '../../store/usePractice.js';
+import { Choice, Schools } from '../../ui/Choice.js';
+import { Message } from '../../ui/Message.js';
+import { schoolsOfCutting, schoolsOfTape } from '../../ui/schools.js';
+import { SignedBy } from '../../ui/SignedBy.js';
+import { Tick } from '../../ui/Tick.js';
+import { TopBar } from '../../frame/TopBar.js';
 import { Dies } from './Dies.js';
 
 type Section = { practice: Practice; onChange: (change: Partial<Practice>) => void };

@@ -16,10 +16,10 @@ import {
   type TestId,
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { usePractice } from '../../runs/usePractice.js';
-import { Choice } from '../../shell/Choice.js';
-import { QuantityField } from '../../shell/QuantityField.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { usePractice } from '../../store/usePractice.js';
+import { Choice } from '../../ui/Choice.js';
+import { QuantityField } from '../../ui/QuantityField.js';
 
 const UNKNOWN = 'not looked at';
 const testIds = Object.keys(causeTests) as TestId[];

@@ -8,12 +8,12 @@ import {
   type PowerRecord,
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import { ask } from '../../api/client.js';
-import { useDoing, useInstruments } from '../../instruments/useInstruments.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { Caution } from '../../shell/StagePage.js';
-import { sayMoment } from '../../shell/dates.js';
-import { MeterField } from '../../shell/unitFields.js';
+import { ask } from '../../store/client.js';
+import { useDoing, useInstruments } from '../../store/useInstruments.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { Caution } from '../../ui/StagePage.js';
+import { sayMoment } from '../../ui/dates.js';
+import { MeterField } from '../../ui/unitFields.js';
 
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
 

@@ -7,17 +7,17 @@ import {
   type ProofSheet,
 } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { FigureText } from '../../shell/FigureText.js';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { SignedBy } from '../../shell/SignedBy.js';
-import { StagePage } from '../../shell/StagePage.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { FigureText } from '../../ui/FigureText.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { SignedBy } from '../../ui/SignedBy.js';
+import { StagePage } from '../../ui/StagePage.js';
 import { PowerSteps } from './PowerSteps.js';
 import { ReadIt } from './ReadIt.js';
 import { Sweeps } from './Sweeps.js';
 import { WholeRun } from './WholeRun.js';
-import { sayMoment } from '../../shell/dates.js';
+import { sayMoment } from '../../ui/dates.js';
 
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
 

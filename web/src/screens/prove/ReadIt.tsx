@@ -1,9 +1,9 @@
 import type { MeasuredPower } from '@kobran/contract';
 import { bothEnds, farEndNames, type Expectation, type FarEndKind } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { ask } from '../../api/client.js';
-import { useDoing, useInstruments } from '../../instruments/useInstruments.js';
-import { useOpenRun } from '../../runs/RunContext.js';
+import { ask } from '../../store/client.js';
+import { useDoing, useInstruments } from '../../store/useInstruments.js';
+import { useOpenRun } from '../../store/RunContext.js';
 
 /** What has to be on the far end for each test. */
 const farOf: Record<Expectation['test'], FarEndKind> = {

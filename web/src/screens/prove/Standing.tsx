@@ -1,8 +1,8 @@
 import type { StoredTrace } from '@kobran/contract';
 import { magnitudes, swrBehindLoss, swrFromReflection, type Swept, type Trace } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { FrequencyChart } from '../../charts/FrequencyChart.js';
-import { useOpenRun } from '../../runs/RunContext.js';
+import { FrequencyChart } from '../../drawing/charts/FrequencyChart.js';
+import { useOpenRun } from '../../store/RunContext.js';
 
 /** Top of the chart of standing waves. */
 const MOST_SWR = 5;

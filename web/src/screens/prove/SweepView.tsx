@@ -24,15 +24,15 @@ import {
 } from '@kobran/core';
 import { bisectLeft } from 'd3';
 import { useMemo, useState, type ReactNode } from 'react';
-import { FrequencyChart, type Series } from '../../charts/FrequencyChart.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
+import { FrequencyChart, type Series } from '../../drawing/charts/FrequencyChart.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
 import { lossOneWay } from './lossOneWay.js';
-import { useCatalog } from '../../shop/Shop.js';
+import { useCatalog } from '../../store/Shop.js';
 import { Standing } from './Standing.js';
-import { CircleChart } from '../../traces/CircleChart.js';
-import { EchoChart } from '../../traces/EchoChart.js';
-import { traceOf } from '../../traces/useTraces.js';
+import { CircleChart } from '../../drawing/charts/CircleChart.js';
+import { EchoChart } from '../../drawing/charts/EchoChart.js';
+import { traceOf } from '../../store/useTraces.js';
 
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
 /** Echoes below this are the joints of a sound run, dB. Common practice, no source. */

@@ -1,8 +1,8 @@
 import { runExpectations } from '@kobran/core';
 import { useMemo, type ReactNode } from 'react';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { FigureText } from '../../shell/FigureText.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
+import { FigureText } from '../../ui/FigureText.js';
 
 /** What the run as a whole should show, before anything is read. */
 export function WholeRun(): ReactNode {

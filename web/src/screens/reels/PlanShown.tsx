@@ -12,8 +12,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Printer } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useShop } from '../../shop/Shop.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useShop } from '../../store/Shop.js';
 import { ReelDrawing } from './ReelDrawing.js';
 
 /** The plan as reels with their cuts, how good it is, and booking it. */

@@ -1,11 +1,11 @@
 import { formatLength, parseLength, type PieceToCut } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import type { PlanNews } from '../../cuttingPlan/planWork.js';
-import type { useCuttingPlan } from '../../cuttingPlan/useCuttingPlan.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useShop } from '../../shop/Shop.js';
-import { LengthField } from '../../shell/LengthField.js';
-import { QuantityField } from '../../shell/QuantityField.js';
+import type { PlanNews } from '../../background/planWork.js';
+import type { useCuttingPlan } from '../../background/useCuttingPlan.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useShop } from '../../store/Shop.js';
+import { LengthField } from '../../ui/LengthField.js';
+import { QuantityField } from '../../ui/QuantityField.js';
 
 /** A remnant of this length still makes a jumper, m; length of a reel in the trade, m. Common practice, no source. */
 const USEFUL_M = 0.5;

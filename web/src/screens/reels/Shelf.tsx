@@ -1,12 +1,12 @@
 import { fail, formatLength, ok, parseLength, type Reel, type Result } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useShop } from '../../shop/Shop.js';
-import { Choice } from '../../shell/Choice.js';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { TextField } from '../../shell/TextField.js';
-import { Tick } from '../../shell/Tick.js';
-import { slugOf } from '../../shop/slugOf.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useShop } from '../../store/Shop.js';
+import { Choice } from '../../ui/Choice.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { TextField } from '../../ui/TextField.js';
+import { Tick } from '../../ui/Tick.js';
+import { slugOf } from '../../store/slugOf.js';
 
 /** Cable on the shelf: reels and what is left of them. */
 export function Shelf(): ReactNode {

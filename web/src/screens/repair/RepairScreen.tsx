@@ -12,14 +12,14 @@ import {
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { useCatalog } from '../../shop/Shop.js';
-import { Chips } from '../../shell/Choice.js';
-import { LengthField } from '../../shell/LengthField.js';
-import { Message } from '../../shell/Message.js';
-import { SignedBy } from '../../shell/SignedBy.js';
-import { Caution, StagePage } from '../../shell/StagePage.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
+import { Chips } from '../../ui/Choice.js';
+import { LengthField } from '../../ui/LengthField.js';
+import { Message } from '../../ui/Message.js';
+import { SignedBy } from '../../ui/SignedBy.js';
+import { Caution, StagePage } from '../../ui/StagePage.js';
 
 /** This cable is damaged at the end: how much to cut back, and what that does to length, phase and loss. */
 export function RepairScreen(): ReactNode {

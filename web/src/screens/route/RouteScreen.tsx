@@ -10,18 +10,18 @@ import {
 } from '@kobran/core';
 import { Plus, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { Axis } from '../../ruler/Axis.js';
-import { rulerScale } from '../../ruler/scale.js';
-import { useWidth } from '../../ruler/useWidth.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { Choice } from '../../shell/Choice.js';
-import { FigureText } from '../../shell/FigureText.js';
-import { QuantityField } from '../../shell/QuantityField.js';
-import { StagePage } from '../../shell/StagePage.js';
-import { SnagDetail } from '../../shell/SnagDetail.js';
-import { TextField } from '../../shell/TextField.js';
-import { DoneButton } from '../../runs/DoneButton.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { Axis } from '../../drawing/ruler/Axis.js';
+import { rulerScale } from '../../drawing/ruler/scale.js';
+import { useWidth } from '../../ui/useWidth.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { Choice } from '../../ui/Choice.js';
+import { FigureText } from '../../ui/FigureText.js';
+import { QuantityField } from '../../ui/QuantityField.js';
+import { StagePage } from '../../ui/StagePage.js';
+import { SnagDetail } from '../../ui/SnagDetail.js';
+import { TextField } from '../../ui/TextField.js';
+import { DoneButton } from '../../frame/DoneButton.js';
 
 /** Legs from the radio to the antenna: lengths, slack and zones follow from them. */
 export function RouteScreen(): ReactNode {

@@ -1,14 +1,14 @@
 import { formatLength, type WrapSheet } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useOpenRun } from '../../runs/RunContext.js';
-import { Schools } from '../../shell/Choice.js';
-import { schoolsOfTape } from '../../shell/schools.js';
-import { FigureText } from '../../shell/FigureText.js';
-import { Rows } from '../../shell/Rows.js';
-import { StagePage } from '../../shell/StagePage.js';
-import { DoneButton } from '../../runs/DoneButton.js';
-import { usePractice } from '../../runs/usePractice.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { Schools } from '../../ui/Choice.js';
+import { schoolsOfTape } from '../../ui/schools.js';
+import { FigureText } from '../../ui/FigureText.js';
+import { Rows } from '../../ui/Rows.js';
+import { StagePage } from '../../ui/StagePage.js';
+import { DoneButton } from '../../frame/DoneButton.js';
+import { usePractice } from '../../store/usePractice.js';
 import { WrapDrawing } from './WrapDrawing.js';
 
 /** Each exposed joint’s profile with its wrap, and the tape to tear off. */

@@ -1,7 +1,7 @@
 import { formatLength, type WrapSheet } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { useWidth } from '../../ruler/useWidth.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { useWidth } from '../../ui/useWidth.js';
 
 const HEIGHT = 172;
 const AXIS = 66;

@@ -1,8 +1,8 @@
 import type { AssemblyQuestion, DrawnEnd, TrainItem } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import { EndDrawing } from '../../gauge/EndDrawing.js';
-import { TrainDrawing } from '../../gauge/TrainDrawing.js';
-import { useWidth } from '../../ruler/useWidth.js';
+import { EndDrawing } from '../../drawing/gauge/EndDrawing.js';
+import { TrainDrawing } from '../../drawing/gauge/TrainDrawing.js';
+import { useWidth } from '../../ui/useWidth.js';
 import { Options } from './Options.js';
 
 /** A question about assembling: parts to put in order, strips to choose from, or an end to find fault with. */

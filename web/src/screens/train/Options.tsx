@@ -1,6 +1,6 @@
 import type { GaugeStretch } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { StripMini } from '../../gauge/StripMini.js';
+import { StripMini } from '../../drawing/gauge/StripMini.js';
 
 const MINI_PX = 150;
 

@@ -17,12 +17,12 @@ import {
   type UnitSystem,
 } from '@kobran/core';
 import { useEffect, useState, type ReactNode } from 'react';
-import { FaceDrawing, JointDrawing } from '../../faces/FaceDrawing.js';
-import { FaceFront } from '../../faces/FaceFront.js';
-import { usePreferences } from '../../preferences/Preferences.js';
-import { Chips } from '../../shell/Choice.js';
-import { TopBar } from '../../shell/TopBar.js';
-import { useKeys } from '../../shell/useKeys.js';
+import { FaceDrawing, JointDrawing } from '../../drawing/faces/FaceDrawing.js';
+import { FaceFront } from '../../drawing/faces/FaceFront.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { Chips } from '../../ui/Choice.js';
+import { TopBar } from '../../frame/TopBar.js';
+import { useKeys } from '../../ui/useKeys.js';
 import { AssemblyAsked } from './AssemblyAsked.js';
 import { Options } from './Options.js';
 

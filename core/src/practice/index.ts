@@ -1,0 +1,1 @@
+export { CausePrior, Practice, REMAKE_M, defaultPractice, makeSchools } from './practice.js';

@@ -1,0 +1,180 @@
+import { entry, type Cable, type Catalog } from '../../catalog/index.js';
+import { averagePowerW, matchedLossDb } from '../../line/index.js';
+import { figure, formatDecibels, formatPower, type Figure } from '../../quantity/index.js';
+import { inCable } from '../edit/betterCables.js';
+import type { Assembly, Design, Leg } from '../design/design.js';
+import type { Sheet } from '../sheet/sheet.js';
+import { receptionOf } from '../wave/reception.js';
+import { jacketComplaint } from '../snags/jacket.js';
+
+export type CableMark = 'cheapest adequate' | 'best' | 'knee';
+
+/** One cable weighed for one assembly of a run. */
+export interface CableRow {
+  cable: Cable;
+  /** The piece in this cable; nothing when no parts with its faces fit it. */
+  changed: Assembly | undefined;
+  /** Loss of the whole run with it at the highest frequency. */
+  loss: Figure;
+  /** Power in the antenna, W; receive only: signal-to-noise lost in the cable, dB. */
+  left: Figure;
+  /** Average power it bears over what the run asks; nothing when receiving. */
+  margin: Figure | undefined;
+  mass: Figure;
+  bendMm: number;
+  costs: number | undefined;
+  /** Why not. */
+  against: string[];
+  adequate: boolean;
+  marks: CableMark[];
+}
+
+export interface CableChoice {
+  piece: Assembly;
+  rows: CableRow[];
+  /** What “cheapest” goes by: the shop’s prices where every adequate cable has one, else the diameter. */
+  basis: 'price' | 'diameter';
+}
+
+/**
+ * All cables of the catalogue side by side for one assembly: what each would do, and what speaks against it.
+ *
+ * The knee is the adequate-or-not frontier’s point farthest from the chord between its thinnest (cheapest) and its best end,
+ * both axes brought to 0..1: beyond it money buys little.
+ * @param sheet the run as it is now, from `evaluate`
+ */
+export function cableChoice(design: Design, piece: Assembly, sheet: Sheet, catalog: Catalog): CableChoice {
+  const rows = [...catalog.cables.values()]
+    .map((cable) => weigh(design, piece, cable, sheet, catalog))
+    .sort((x, y) => x.cable.jacketMm - y.cable.jacketMm || y.loss.value - x.loss.value);
+  const adequate = rows.filter((row) => row.adequate);
+  const priced = adequate.length > 0 && adequate.every(({ costs }) => costs !== undefined);
+  const price = ({ costs, cable }: CableRow): number => (priced ? (costs ?? Infinity) : cable.jacketMm);
+  const mark = (row: CableRow | undefined, what: CableMark): void => void row?.marks.push(what);
+  const least = (by: (row: CableRow) => number): CableRow | undefined =>
+    adequate.toSorted((x, y) => by(x) - by(y)).at(0);
+  mark(
+    least((row) => price(row) + row.loss.value * 1e-6),
+    'cheapest adequate',
+  );
+  mark(
+    least((row) => row.loss.value),
+    'best',
+  );
+  mark(
+    knee(
+      rows.filter(({ against }) => against.every((why) => !isHard(why))),
+      price,
+    ),
+    'knee',
+  );
+  return { piece, rows, basis: priced ? 'price' : 'diameter' };
+}
+
+/** Reasons which no budget mends. */
+const isHard = (why: string): boolean => !why.startsWith(OVER_BUDGET);
+const OVER_BUDGET = 'loses';
+
+function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, catalog: Catalog): CableRow {
+  const { service } = design;
+  const now = entry(catalog.cables, piece.cable);
+  const own = matchedLossDb(cable, sheet.topHz, piece.lengthM);
+  const lossDb = sheet.figures.loss.value - matchedLossDb(now, sheet.topHz, piece.lengthM) + own;
+  const receive = service.powerW === 0;
+  const snr = receptionOf(service, sheet.topHz, lossDb).costs;
+  const averageW = service.powerW * service.duty;
+  const limitW = averagePowerW(cable, sheet.topHz, service.ambientC, design.antenna.swr);
+  const changed = inCable(piece, cable, catalog);
+  const budgetDb = service.lossBudgetDb;
+  const judgedDb = receive ? snr.value : lossDb;
+  const crossed = legsOf(design, piece, sheet);
+  const against = [
+    ...(changed ? [] : ['no connector parts for these faces fit it']),
+    ...impedanceAgainst(cable, sheet.referenceOhm, receive),
+    ...(judgedDb > budgetDb
+      ? [
+          `${OVER_BUDGET} ${formatDecibels(judgedDb)}${receive ? ' of signal-to-noise' : ''}, budget ${formatDecibels(budgetDb)}`,
+        ]
+      : []),
+    ...(!receive && averageW > limitW
+      ? [`bears ${formatPower(limitW)} on average, the run asks ${formatPower(averageW)}`]
+      : []),
+    ...placesAgainst(cable, crossed),
+  ];
+  const plusMinus = own * ATTENUATION_SHARE;
+  const arrivesW = service.powerW * 10 ** (-lossDb / 10);
+  return {
+    cable,
+    changed,
+    loss: figure(
+      lossDb,
+      'dB',
+      `the run’s loss with k1·√f + k2·f of ${cable.name} (${cable.source})`,
+      plusMinus,
+    ),
+    left: receive
+      ? snr
+      : figure(arrivesW, 'W', 'forward power less the loss', (arrivesW * plusMinus * Math.LN10) / 10),
+    margin: receive
+      ? undefined
+      : figure(
+          limitW / Math.max(averageW, 1e-9),
+          'times',
+          'heat balance of the jacket at ambient, within 30 %',
+        ),
+    mass: figure((cable.massKgPerKm * piece.lengthM) / 1000, 'kg', cable.source),
+    bendMm: cable.bendOnceMm,
+    costs: cable.costPerM === undefined ? undefined : cable.costPerM * piece.lengthM,
+    against,
+    adequate: against.length === 0,
+    marks: [],
+  };
+}
+
+/** Nominal attenuation of a cable type is good to about this share. From memory. */
+const ATTENUATION_SHARE = 0.07;
+
+const impedanceAgainst = ({ impedanceOhm }: Cable, referenceOhm: number, receive: boolean): string[] =>
+  impedanceOhm === referenceOhm || (receive && impedanceOhm === 75)
+    ? []
+    : [`${impedanceOhm} ohm in a ${referenceOhm} ohm run`];
+
+/** The legs an assembly lies in. */
+function legsOf({ legs }: Design, { id }: Assembly, { pieces, route }: Sheet): Leg[] {
+  const placed = pieces.find((piece) => piece.id === id);
+  if (!placed) return [];
+  return route.spans
+    .filter((span) => span.fromM < placed.toM && span.toM > placed.fromM)
+    .map((span) => legs[span.leg]);
+}
+
+function placesAgainst(cable: Cable, legs: readonly Leg[]): string[] {
+  return legs.flatMap((leg) => {
+    const flexes = leg.kind === 'rotator loop';
+    const leastMm = flexes ? cable.bendRepeatedMm : cable.bendOnceMm;
+    const bent = leg.bendRadiusMm !== undefined && leg.bendRadiusMm < leastMm;
+    const jacket = jacketComplaint(cable, leg);
+    return [
+      ...(jacket ? [`${leg.name}: ${jacket.why}`] : []),
+      ...(bent ? [`${leg.name} bends to ${leg.bendRadiusMm} mm, it takes ${leastMm} mm`] : []),
+      ...(flexes && cable.centreKind === 'solid' ? [`${leg.name} flexes a solid centre`] : []),
+    ];
+  });
+}
+
+/** The point of the frontier farthest from the chord between its ends. */
+function knee(rows: readonly CableRow[], price: (row: CableRow) => number): CableRow | undefined {
+  const front: CableRow[] = [];
+  for (const row of rows.toSorted((x, y) => price(x) - price(y) || x.loss.value - y.loss.value)) {
+    const last = front.at(-1);
+    if (!last || row.loss.value < last.loss.value) front.push(row);
+  }
+  const [first, last] = [front.at(0), front.at(-1)];
+  if (!first || !last || front.length < 3) return undefined;
+  const spanPrice = price(last) - price(first);
+  const spanLoss = first.loss.value - last.loss.value;
+  const below = (row: CableRow): number =>
+    1 - (price(row) - price(first)) / spanPrice - (row.loss.value - last.loss.value) / spanLoss;
+  const best = front.toSorted((x, y) => below(y) - below(x))[0];
+  return below(best) > 0 ? best : undefined;
+}

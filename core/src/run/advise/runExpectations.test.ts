@@ -1,0 +1,42 @@
+import { describe, expect, it } from 'vitest';
+import { catalog } from '../../catalog/index.js';
+import { anOutdoorRun } from '../aRun.fixture.js';
+import { evaluate, runExpectations, type Design } from '../index.js';
+
+const of = (design: Design) => runExpectations(design, catalog, evaluate(design, catalog));
+const named = (design: Design, name: string) => of(design).find((one) => one.name.startsWith(name));
+
+describe('what to expect of a whole run', () => {
+  const design = anOutdoorRun();
+
+  it('loss into a load is the matched loss with its joints, and a run twice as long loses twice as much', () => {
+    const loss = named(design, 'Loss')?.expected.value ?? 0;
+    const { figures } = evaluate(design, catalog);
+    expect(loss).toBeGreaterThan(figures.matchedLoss.value);
+    const longer = {
+      ...design,
+      pieces: design.pieces.map((piece) =>
+        piece.kind === 'assembly' ? { ...piece, lengthM: piece.lengthM * 2 } : piece,
+      ),
+    };
+    expect((named(longer, 'Loss')?.expected.value ?? 0) / loss).toBeGreaterThan(1.8);
+  });
+
+  // A folded dipole or a grounded loop is a short for direct current: handbook practice.
+  it('an antenna that joins pin and shell is a short by design, another one open', () => {
+    const joined = { ...design, antenna: { ...design.antenna, dcShort: true } };
+    const open = {
+      ...design,
+      antenna: { ...design.antenna, dcShort: false },
+      service: { ...design.service, dcFeed: false },
+    };
+    expect(named(joined, 'Pin')?.limit).toContain('a short by design');
+    expect(named(open, 'Pin')?.expected.value).toBe(Infinity);
+  });
+
+  it('a receive-only run is sent no power', () => {
+    const receive = { ...design, service: { ...design.service, powerW: 0 } };
+    expect(named(receive, 'Power')).toBeUndefined();
+    expect(named({ ...design, service: { ...design.service, powerW: 25 } }, 'Power')).toBeDefined();
+  });
+});

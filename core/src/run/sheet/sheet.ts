@@ -1,0 +1,158 @@
+import type { TubeChoice } from '../../ground/index.js';
+import type { Cable, Face, Part } from '../../catalog/index.js';
+import type { CutSheet } from '../../cut/index.js';
+import type { Mating, MatingEffect } from '../../fit/index.js';
+import type { StripGauge } from '../../make/index.js';
+import type { Expectation, ReadingJudgement } from '../../prove/index.js';
+import type { Figure } from '../../quantity/index.js';
+import type { RouteLength, Zone } from '../../route/index.js';
+import type { ProfileStep, Wrap } from '../../seal/index.js';
+import type { AnyPiece } from '../design/design.js';
+import type { LogEntry, Reading } from '../facts/facts.js';
+import type { Reception } from '../wave/reception.js';
+import type { Slack } from '../facts/slack.js';
+import type { Snag } from '../snags/snag.js';
+import type { Stage, StageId } from '../stages/stages.js';
+
+/** One piece as the drawing needs it. */
+export interface PieceSheet {
+  id: string;
+  kind: AnyPiece['kind'];
+  name: string;
+  /** `RG-213/U, 12.40 m`, `N jack to N jack`. */
+  what: string;
+  faces: [Face, Face];
+  fromM: number;
+  toM: number;
+  /** Matched loss at the highest frequency. */
+  loss: Figure;
+  diameterMm: number;
+}
+
+export interface JointSheet {
+  id: string;
+  number: number;
+  atM: number;
+  left: Face;
+  right: Face;
+  /** Names of the neighbours. */
+  between: [string, string];
+  zone: Zone;
+  mating: Mating;
+  /** What the joint does to a wave at the highest frequency. */
+  effect: MatingEffect;
+  /** Return loss of this joint alone in a matched line at the highest frequency. */
+  echo: Figure;
+  loss: Figure;
+  peak: Figure;
+  limit: Figure;
+  maxFrequency: Figure;
+  torque: string;
+  standard: string;
+  /** Worst level of the snags here. */
+  snag: Snag['level'] | undefined;
+}
+
+export interface EndSheet {
+  /** `main.a`: what the log calls it. */
+  id: string;
+  pieceId: string;
+  end: 'a' | 'b';
+  /** `Main cable, radio end`. */
+  name: string;
+  atM: number;
+  /** Of the whole assembly, m. */
+  lengthM: number;
+  /** Does weather reach it? */
+  exposed: boolean;
+  part: Part;
+  cable: Cable;
+  gauge: StripGauge;
+  made: boolean;
+  farEndMade: boolean;
+  failures: number;
+  /** Cable which this end has cost so far, m. */
+  lostM: number;
+  /** What was done differently, newest last. */
+  deviations: LogEntry[];
+}
+
+export interface ProofSheet {
+  pieceId: string;
+  name: string;
+  expectations: (Expectation & { reading?: Reading; judgement?: ReadingJudgement })[];
+}
+
+export interface WrapSheet {
+  jointId: string;
+  number: number;
+  between: [string, string];
+  zone: Zone;
+  profile: ProfileStep[];
+  wrap: Wrap;
+  sealed: boolean;
+}
+
+/** Voltage, current, power and loss along the ruler at one frequency; arrays of equal length. */
+export interface RulerSamples {
+  frequencyHz: number;
+  distanceM: Float64Array;
+  /** Net power, W, with the transmitter's *forward* rating at the radio. */
+  netW: Float64Array;
+  /** What has turned into heat up to here, dB. */
+  heatLossDb: Float64Array;
+  /** Peak volts and amperes at the place itself. */
+  peakV: Float64Array;
+  peakA: Float64Array;
+  envelopeV: Float64Array;
+}
+
+export interface SweepSheet {
+  frequencyHz: Float64Array;
+  returnLossDb: Float64Array;
+  lossDb: Float64Array;
+}
+
+/** Everything Kobran can say of a run. */
+export interface Sheet {
+  /** The answer in a sentence, and the reasons in a second one. */
+  headline: string;
+  reason: string;
+  /** Do all joints pass signal? The figures are those of the run as if mended. */
+  passes: boolean;
+  receiveOnly: boolean;
+  /** Impedance the run is meant for, ohm. */
+  referenceOhm: number;
+  /** What the run does to the signal-to-noise ratio; receive-only runs. */
+  reception: Reception | undefined;
+  totalM: number;
+  topHz: number;
+  figures: {
+    length: Figure;
+    /** Forward power at the radio to power in the antenna. */
+    loss: Figure;
+    matchedLoss: Figure;
+    reaching: Figure;
+    forward: Figure;
+    returnLoss: Figure;
+    swrAtRadio: Figure;
+    swrAtAntenna: Figure;
+    peakVoltage: Figure;
+  };
+  pieces: PieceSheet[];
+  joints: JointSheet[];
+  ruler: RulerSamples;
+  sweep: SweepSheet;
+  route: RouteLength;
+  /** What the cable beyond the route is good for; none without legs. */
+  slack: Slack | undefined;
+  ends: EndSheet[];
+  cuts: (CutSheet & { pieceId: string; name: string; cable: Cable; done: boolean })[];
+  proofs: ProofSheet[];
+  wraps: WrapSheet[];
+  tube: TubeChoice | undefined;
+  snags: Snag[];
+  stages: Stage[];
+  /** The next thing to do. */
+  next: { stage: StageId; text: string; at?: string };
+}

@@ -1,0 +1,86 @@
+import { describe, expect, it } from 'vitest';
+import { catalog, faceName } from '../../catalog/index.js';
+import { jointElements, sweep } from '../../line/index.js';
+import { anOutdoorRun, aRun, cable } from '../aRun.fixture.js';
+import { jointProfile, jointWrap } from '../sheet/jointWrap.js';
+import { facesOf, layOut } from './layout.js';
+import { defaultPractice } from '../../practice/index.js';
+
+const laidOut = (design = aRun()) => layOut(design, catalog, []);
+
+describe('a run on its ruler', () => {
+  it('shows each piece the faces of its own ends, radio side first', () => {
+    const jumper = cable({ a: { part: 'uhf-plug-crimp-10mm' } });
+    expect(facesOf(jumper, catalog).map(faceName)).toEqual(['UHF plug', 'N plug']);
+    const turned = { kind: 'adapter' as const, id: 'x', adapter: 'uhf-plug-to-n-jack', reversed: true };
+    expect(facesOf(turned, catalog).map(faceName)).toEqual(['N jack', 'UHF plug']);
+  });
+
+  it('its elements lie end to end and as long as its pieces', () => {
+    const { elements, pieces, totalM } = laidOut(anOutdoorRun());
+    for (let k = 1; k < elements.length; k++)
+      expect(elements[k].fromM).toBeGreaterThanOrEqual(elements[k - 1].fromM);
+    expect(elements.at(-1)?.toM).toBeCloseTo(totalM, 12);
+    expect(totalM).toBeCloseTo(
+      pieces.reduce((sum, { fromM, toM }) => sum + toM - fromM, 0),
+      12,
+    );
+  });
+});
+
+describe('a joint alone in a matched line', () => {
+  const echo = (face: 'uhf' | 'n' | 'bnc', hz: number): number => {
+    const design = aRun({
+      radio: { name: 'Set', face: `${face}-jack`, handheld: false },
+      pieces: [
+        cable({ cable: 'rg58', a: { part: `${face}-plug-crimp-5mm` }, b: { part: 'n-plug-crimp-5mm' } }),
+      ],
+    });
+    const [{ left, right }] = laidOut(design).joints;
+    const elements = jointElements(left, right);
+    return sweep(elements, { re: 50, im: 0 }, new Float64Array([hz])).reflection[0];
+  };
+
+  // Trade fact, no source: a UHF pair is harmless on HF and plainly seen at 432 MHz; N and BNC hide in their bands.
+  it('UHF hides on HF and shows at 432 MHz', () => {
+    expect(echo('uhf', 7e6)).toBeLessThan(0.01);
+    expect(echo('uhf', 432e6)).toBeGreaterThan(0.08);
+  });
+
+  it.each(['n', 'bnc'] as const)('%s hides at 432 MHz', (face) =>
+    expect(echo(face, 432e6)).toBeLessThan(0.005),
+  );
+
+  // A short line of Z in a line of Z0 reflects about β·l/2·|Z/Z0 − Z0/Z|: Pozar, theory of small reflections.
+  it('reflects what the theory of small reflections says', () => {
+    const lengthM = 0.034;
+    const expected = ((2 * Math.PI * 50e6) / 299_792_458) * (lengthM / 2) * Math.abs(35 / 50 - 50 / 35);
+    expect(echo('uhf', 50e6)).toBeCloseTo(expected, 3);
+  });
+});
+
+describe('the profile of a joint', () => {
+  const [, , , top] = laidOut(anOutdoorRun()).joints;
+
+  it('goes from the cable’s ferrule over the nut to the port', () => {
+    expect(jointProfile(top, catalog).map(({ name }) => name)).toEqual([
+      'ferrule',
+      'N coupling nut',
+      'N jack body',
+    ]);
+  });
+
+  it('is wrapped by its zone, and not at all when dry', () => {
+    expect(jointWrap({ ...top, zone: 'dry' }, catalog, defaultPractice)).toBeUndefined();
+    const passes = (['sheltered', 'outdoor', 'ice'] as const).map(
+      (zone) => jointWrap({ ...top, zone }, catalog, defaultPractice)?.rubberPasses,
+    );
+    expect(passes).toEqual([1, 2, 3]);
+  });
+
+  it('takes less tape stretched hard', () => {
+    const tape = (tapeStretch: 'a little' | 'hard'): number =>
+      jointWrap({ ...top, zone: 'outdoor' }, catalog, { ...defaultPractice, tapeStretch })?.rubber.value ?? 0;
+    expect(tape('hard')).toBeLessThan(tape('a little'));
+  });
+});

@@ -1,0 +1,159 @@
+import { entry, faceOf, type Catalog, type Face } from '../../catalog/index.js';
+import { mate, type Mating } from '../../fit/mate.js';
+import {
+  adapterElements,
+  arresterElements,
+  jointElements,
+  type Element,
+  type PlacedElement,
+} from '../../line/index.js';
+import { zoneAt, type Zone, type ZoneSpan } from '../../route/index.js';
+import type { AnyPiece, Assembly, Design } from '../design/design.js';
+import { withFaults } from './faults.js';
+
+/** A piece with its place on the ruler. */
+export interface PlacedPiece {
+  piece: AnyPiece;
+  index: number;
+  name: string;
+  faces: [Face, Face];
+  fromM: number;
+  toM: number;
+}
+
+/** Two faces meeting at a distance, in a zone. */
+export interface PlacedJoint {
+  /** `radio>main`: the two neighbours, stable while they are. */
+  id: string;
+  /** From 1, as it is called on the drawing. */
+  number: number;
+  atM: number;
+  left: Face;
+  right: Face;
+  /** The pieces on both sides; nothing where a port is. */
+  leftPiece: PlacedPiece | undefined;
+  rightPiece: PlacedPiece | undefined;
+  zone: Zone;
+  mating: Mating;
+}
+
+export interface Layout {
+  pieces: PlacedPiece[];
+  joints: PlacedJoint[];
+  totalM: number;
+  /** Everything the wave passes, radio first. */
+  elements: PlacedElement[];
+}
+
+/** The two faces of a piece, radio side first. */
+export function facesOf(piece: AnyPiece, catalog: Catalog): [Face, Face] {
+  if (piece.kind === 'assembly')
+    return [faceOf(entry(catalog.parts, piece.a.part).face), faceOf(entry(catalog.parts, piece.b.part).face)];
+  const { faces } =
+    piece.kind === 'adapter'
+      ? entry(catalog.adapters, piece.adapter)
+      : entry(catalog.arresters, piece.arrester);
+  const [a, b] = faces.map(faceOf);
+  return piece.reversed ? [b, a] : [a, b];
+}
+
+/** What a piece is called on the drawing. */
+export function pieceName(piece: AnyPiece, catalog: Catalog): string {
+  switch (piece.kind) {
+    case 'assembly':
+      return piece.label;
+    case 'adapter':
+      return entry(catalog.adapters, piece.adapter).name;
+    case 'arrester':
+      return entry(catalog.arresters, piece.arrester).name;
+  }
+}
+
+const lengthOf = (piece: AnyPiece, catalog: Catalog): number => {
+  switch (piece.kind) {
+    case 'assembly':
+      return piece.lengthM;
+    case 'adapter':
+      return entry(catalog.adapters, piece.adapter).lengthMm / 1000;
+    case 'arrester':
+      return entry(catalog.arresters, piece.arrester).lengthMm / 1000;
+  }
+};
+
+/** Puts the run on the ruler: pieces, joints and the elements a wave passes. */
+export function layOut(design: Design, catalog: Catalog, zoneSpans: readonly ZoneSpan[]): Layout {
+  let at = 0;
+  const pieces = design.pieces.map((piece, index): PlacedPiece => {
+    const fromM = at;
+    at += lengthOf(piece, catalog);
+    return { piece, index, name: pieceName(piece, catalog), faces: facesOf(piece, catalog), fromM, toM: at };
+  });
+  const joints: PlacedJoint[] = [];
+  for (let k = 0; k <= pieces.length; k++) {
+    const leftPiece = pieces[k - 1] as PlacedPiece | undefined;
+    const rightPiece = pieces[k] as PlacedPiece | undefined;
+    const left = leftPiece ? leftPiece.faces[1] : faceOf(design.radio.face);
+    const right = rightPiece ? rightPiece.faces[0] : faceOf(design.antenna.face);
+    const atM = rightPiece?.fromM ?? at;
+    joints.push({
+      id: `${leftPiece?.piece.id ?? 'radio'}>${rightPiece?.piece.id ?? 'antenna'}`,
+      number: k + 1,
+      atM,
+      left,
+      right,
+      leftPiece,
+      rightPiece,
+      zone: zoneAt(zoneSpans, atM),
+      mating: mate(left, right),
+    });
+  }
+  const elements: PlacedElement[] = [];
+  for (const [k, joint] of joints.entries()) {
+    const { left, right, atM } = joint;
+    elements.push(...jointElements(left, right).map((element) => ({ element, fromM: atM, toM: atM })));
+    if (pieces[k]) elements.push(...pieceElements(pieces[k], catalog));
+  }
+  return { pieces, joints, totalM: at, elements };
+}
+
+/** What stands between a piece's two faces. */
+function pieceElements({ piece, fromM, toM }: PlacedPiece, catalog: Catalog): PlacedElement[] {
+  switch (piece.kind) {
+    case 'assembly':
+      return cableElements(piece, catalog, fromM, toM);
+    case 'adapter': {
+      const own = adapterElements(entry(catalog.adapters, piece.adapter));
+      return spread(piece.reversed ? own.toReversed() : own, fromM, toM);
+    }
+    case 'arrester': {
+      const own = arresterElements(entry(catalog.arresters, piece.arrester));
+      return spread(piece.reversed ? own.toReversed() : own, fromM, toM);
+    }
+  }
+}
+
+/** The cable of an assembly between two places of the ruler, with its known spots. */
+export function cableElements(
+  { cable, lengthM, spots = [] }: Assembly,
+  catalog: Catalog,
+  fromM: number,
+  toM: number,
+): PlacedElement[] {
+  const { impedanceOhm, velocityFactor, k1, k2 } = entry(catalog.cables, cable);
+  const line: Element = { kind: 'line', z0Ohm: impedanceOhm, velocityFactor, lengthM, k1, k2 };
+  return withFaults(
+    [{ element: line, fromM, toM }],
+    spots.map((spot) => ({ ...spot, kind: 'crush', atM: fromM + spot.atM })),
+  );
+}
+
+/** Elements over the length of a rigid piece: its lines share it, what is lumped stands between them. */
+function spread(elements: readonly Element[], fromM: number, toM: number): PlacedElement[] {
+  const lines = elements.filter(({ kind }) => kind === 'line').length;
+  let at = fromM;
+  return elements.map((element) => {
+    const start = at;
+    if (element.kind === 'line') at += (toM - fromM) / lines;
+    return { element, fromM: start, toM: at };
+  });
+}

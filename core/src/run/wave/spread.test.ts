@@ -1,0 +1,37 @@
+import { describe, expect, it } from 'vitest';
+import { catalog } from '../../catalog/index.js';
+import { anOutdoorRun } from '../aRun.fixture.js';
+import { evaluate, spreadOf, usualTolerances } from '../index.js';
+
+const design = anOutdoorRun();
+const exact = { velocity: 0, loss: 0, lengthM: 0 };
+
+describe('many runs from one drawing', () => {
+  it('without tolerances each is the drawing itself', () => {
+    const { figures } = evaluate(design, catalog);
+    const { lossDb, swrAtRadio } = spreadOf(design, catalog, 5, 1, exact);
+    for (const one of [lossDb.low, lossDb.middle, lossDb.high])
+      expect(one).toBeCloseTo(figures.loss.value, 9);
+    expect(swrAtRadio.high).toBeCloseTo(figures.swrAtRadio.value, 9);
+  });
+
+  it('the same seed gives the same runs, another seed others', () => {
+    expect(spreadOf(design, catalog, 50, 7)).toEqual(spreadOf(design, catalog, 50, 7));
+    expect(spreadOf(design, catalog, 50, 8)).not.toEqual(spreadOf(design, catalog, 50, 7));
+  });
+
+  // Normal distribution: 90 % lie within ± 1.645 standard deviations (standard tables); loss is nearly linear in its own error.
+  it('loss spreads as its tolerance says', () => {
+    const { lossDb } = spreadOf(design, catalog, 2000, 3, { ...exact, loss: 0.035 });
+    const matched = evaluate(design, catalog).figures.matchedLoss.value;
+    const wide = (lossDb.high - lossDb.low) / 2;
+    expect(wide / (1.645 * 0.035 * matched)).toBeGreaterThan(0.6);
+    expect(wide / (1.645 * 0.035 * matched)).toBeLessThan(1.15);
+  });
+
+  it('with the usual tolerances the SWR at the radio moves, since joints add up by phase', () => {
+    const { swrAtRadio } = spreadOf(design, catalog, 300, 5, usualTolerances);
+    expect(swrAtRadio.low).toBeLessThan(swrAtRadio.middle);
+    expect(swrAtRadio.high).toBeGreaterThan(swrAtRadio.middle);
+  });
+});

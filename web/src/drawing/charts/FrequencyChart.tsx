@@ -1,0 +1,264 @@
+import { formatFrequency, type Band } from '@kobran/core';
+import { bisectCenter, line, scaleLinear, scaleLog } from 'd3';
+import { useId, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { useWidth } from '../../ui/useWidth.js';
+
+export interface Series {
+  name: string;
+  values: ArrayLike<number>;
+  /** Ink is predicted, lake is measured, copper is chosen, muted stands back. */
+  tone: 'ink' | 'lake' | 'copper' | 'muted';
+  dashed?: boolean;
+}
+
+interface Props {
+  title: string;
+  /** Says what a sighted person learns from the curves. */
+  summary: string;
+  /** Title of the vertical axis with its unit. */
+  unit: string;
+  frequencyHz: ArrayLike<number>;
+  series: readonly Series[];
+  bands: readonly Band[];
+  height: number;
+  format: (value: number) => string;
+  /** Frequencies over decades are shown on a logarithmic axis. */
+  logarithmic?: boolean;
+  /** Top of the vertical axis, when the curves themselves do not say. */
+  most?: number;
+}
+
+const PAD = { left: 46, right: 12, top: 40, bottom: 36 };
+
+const colour: Record<Series['tone'], string> = {
+  ink: 'var(--ink)',
+  lake: 'var(--lake)',
+  copper: 'var(--copper)',
+  muted: 'var(--edge)',
+};
+
+/** Curves over frequency with the run’s bands behind them; read out by pointing, or by the arrow keys. */
+export function FrequencyChart({
+  title,
+  summary,
+  unit,
+  frequencyHz,
+  series,
+  bands,
+  height,
+  format,
+  logarithmic = false,
+  most,
+}: Props): ReactNode {
+  const [ref, width] = useWidth<HTMLDivElement>();
+  const [at, setAt] = useState<number>();
+  const clip = useId();
+  const hz = Array.from(frequencyHz);
+  const [low, high] = [hz[0] ?? 1, hz.at(-1) ?? 2];
+  const x = (logarithmic ? scaleLog() : scaleLinear())
+    .domain([low, high])
+    .range([PAD.left, Math.max(width - PAD.right, PAD.left + 1)]);
+  const all = series.flatMap(({ values }) => Array.from(values)).filter(Number.isFinite);
+  const top = most ?? (Math.max(...all, 0) * 1.1 || 1);
+  const y = scaleLinear()
+    .domain([0, top])
+    .range([height - PAD.bottom, PAD.top]);
+  const move = (event: PointerEvent<SVGSVGElement>): void =>
+    setAt(bisectCenter(hz, x.invert(event.nativeEvent.offsetX)));
+  const step = (event: KeyboardEvent): void => {
+    const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    event.stopPropagation();
+    setAt((now) =>
+      Math.max(
+        0,
+        Math.min(
+          (now ?? Math.floor(hz.length / 2)) + by * Math.max(1, Math.round(hz.length / 100)),
+          hz.length - 1,
+        ),
+      ),
+    );
+  };
+  const read =
+    at === undefined
+      ? undefined
+      : `${formatFrequency(hz[at])}: ${series.map(({ name, values }) => `${name} ${format(values[at])}`).join(', ')}`;
+  return (
+    <div ref={ref} className="min-w-0">
+      {width > 0 && (
+        <svg
+          width={width}
+          height={height}
+          role="img"
+          tabIndex={0}
+          aria-label={`${title}. ${summary}${read ? ` Reading: ${read}.` : ' Arrow keys read values.'}`}
+          className="block"
+          onPointerMove={move}
+          onPointerLeave={() => setAt(undefined)}
+          onKeyDown={step}
+          onBlur={() => setAt(undefined)}
+        >
+          <text x={PAD.left} y={13} fontSize={13} fontWeight={700}>
+            {title}
+          </text>
+          <text x={PAD.left} y={30} fontSize={13} fill="var(--muted)" className="figures">
+            {read ?? unit}
+          </text>
+          {bands.map((band) => {
+            const [from, to] = [
+              Math.max(x(Math.max(band.lowHz, low)), PAD.left),
+              x(Math.min(band.highHz, high)),
+            ];
+            return (
+              <g key={`${band.name}${band.lowHz}`}>
+                <rect
+                  x={from - 1}
+                  y={PAD.top}
+                  width={Math.max(to - from, 0) + 2}
+                  height={height - PAD.top - PAD.bottom}
+                  fill="var(--zone-outdoor)"
+                />
+                <text
+                  x={(from + to) / 2}
+                  y={height - 4}
+                  fontSize={13}
+                  textAnchor="middle"
+                  fill="var(--muted)"
+                >
+                  {band.name}
+                </text>
+              </g>
+            );
+          })}
+          <Grid x={x} y={y} logarithmic={logarithmic} width={width} height={height} />
+          <clipPath id={clip}>
+            <rect
+              x={PAD.left}
+              y={PAD.top - 2}
+              width={Math.max(width - PAD.left - PAD.right, 0)}
+              height={height - PAD.top - PAD.bottom + 4}
+            />
+          </clipPath>
+          {series.map(({ name, values, tone, dashed }) => (
+            <path
+              key={name}
+              clipPath={`url(#${clip})`}
+              d={
+                line<number>()
+                  .defined((k) => Number.isFinite(values[k]))
+                  .x((k) => x(hz[k]))
+                  .y((k) => y(values[k]))(hz.map((_, k) => k)) ?? ''
+              }
+              fill="none"
+              stroke={colour[tone]}
+              strokeWidth={tone === 'muted' ? 1 : 2}
+              {...(dashed ? { strokeDasharray: '6 4' } : {})}
+            />
+          ))}
+          <Names series={series} y={y} top={top} width={width} height={height} />
+          {at !== undefined && (
+            <g stroke="var(--copper)">
+              <path d={`M${x(hz[at])} ${PAD.top}V${height - PAD.bottom}`} strokeDasharray="2 3" />
+              {series.map(({ name, values }) => (
+                <circle
+                  key={name}
+                  cx={x(hz[at])}
+                  cy={y(Math.min(values[at], top))}
+                  r={3}
+                  fill="var(--copper)"
+                />
+              ))}
+            </g>
+          )}
+        </svg>
+      )}
+    </div>
+  );
+}
+
+function Grid({
+  x,
+  y,
+  logarithmic,
+  width,
+  height,
+}: {
+  x: ReturnType<typeof scaleLinear<number>>;
+  y: ReturnType<typeof scaleLinear<number>>;
+  logarithmic: boolean;
+  width: number;
+  height: number;
+}): ReactNode {
+  const across = logarithmic
+    ? x.ticks(6).filter((hz) => /^[125]/.test(String(hz)))
+    : x.ticks(Math.max(2, Math.floor(width / 150)));
+  return (
+    <g>
+      {y.ticks(4).map((value) => (
+        <g key={value}>
+          <path d={`M${PAD.left} ${y(value)}H${width - PAD.right}`} stroke="var(--rule)" />
+          <text
+            x={PAD.left - 6}
+            y={y(value) + 4}
+            fontSize={13}
+            textAnchor="end"
+            className="figures"
+            fill="var(--muted)"
+          >
+            {value}
+          </text>
+        </g>
+      ))}
+      {across.map((hz) => (
+        <g key={hz}>
+          <path d={`M${x(hz)} ${height - PAD.bottom}v5`} stroke="var(--edge)" />
+          <text x={x(hz)} y={height - PAD.bottom + 17} fontSize={13} textAnchor="middle" className="figures">
+            {formatFrequency(hz)}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}
+
+/** Names at the right end of their curves, kept apart from each other. */
+function Names({
+  series,
+  y,
+  top,
+  width,
+  height,
+}: {
+  series: readonly Series[];
+  y: (value: number) => number;
+  top: number;
+  width: number;
+  height: number;
+}): ReactNode {
+  const named = series
+    .filter(({ tone }) => tone !== 'muted')
+    .map((one) => ({ ...one, at: y(Math.min(one.values[one.values.length - 1] ?? 0, top)) - 5 }))
+    .sort((a, b) => a.at - b.at);
+  let free = PAD.top + 10;
+  return named.map(({ name, tone, at }) => {
+    const place = Math.min(Math.max(at, free), height - PAD.bottom - 4);
+    free = place + 15;
+    return (
+      <text
+        key={name}
+        x={width - PAD.right - 4}
+        y={place}
+        fontSize={13}
+        fontWeight={600}
+        textAnchor="end"
+        stroke="var(--sheet)"
+        strokeWidth={4}
+        paintOrder="stroke"
+        style={{ fill: colour[tone] }}
+      >
+        {name}
+      </text>
+    );
+  });
+}

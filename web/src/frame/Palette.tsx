@@ -1,0 +1,134 @@
+import { faceInFull, faces, stageIds, stageNames } from '@kobran/core';
+import { useQueries } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useLocation, useNavigate } from 'react-router';
+import type { JobDocument } from '@kobran/contract';
+import { ask } from '../store/client.js';
+import { useJobs } from '../store/queries.js';
+import { usePreferences } from '../ui/Preferences.js';
+import { useCatalog } from '../store/Shop.js';
+import { Finder, type FinderItem } from '../ui/Finder.js';
+import { Window } from '../ui/Window.js';
+
+/** Something the palette finds: a place to go, or a thing to do. */
+type Found = FinderItem & ({ to: string } | { act: () => void });
+
+export const tools: { to: string; label: string; hint: string }[] = [
+  { to: '/', label: 'Board', hint: 'jobs and runs' },
+  { to: '/catalog', label: 'Catalogue', hint: 'faces, cables, parts, adapters' },
+  { to: '/identify', label: 'Identify', hint: 'what am I holding?' },
+  { to: '/kit', label: 'Kit', hint: 'what belongs in the bag' },
+  { to: '/instruments', label: 'Instruments', hint: 'the simulated bench; connect a real one' },
+  { to: '/train', label: 'Trainer', hint: 'ten-minute drills' },
+  { to: '/ends', label: 'What ends teach', hint: 'failures and causes, by part and person' },
+  { to: '/calibrate', label: 'Life-size', hint: 'calibrate this screen against a card' },
+];
+
+/** Ctrl K: find or do anything by typing. */
+export function Palette({
+  open,
+  onOpenChange,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+}): ReactNode {
+  useHotkeys('mod+k', () => onOpenChange(!open), { preventDefault: true, enableOnFormTags: true });
+  return (
+    <Window title="Find or do" open={open} onOpenChange={onOpenChange}>
+      {open && <Found onDone={() => onOpenChange(false)} />}
+    </Window>
+  );
+}
+
+function Found({ onDone }: { onDone: () => void }): ReactNode {
+  const navigate = useNavigate();
+  const places = usePlaces();
+  const runs = useRuns();
+  const [items] = useState(() => places);
+  const all = [...items, ...runs];
+  return (
+    <div className="mt-2">
+      <Finder
+        label="Runs, screens, faces, cables, things to do"
+        items={all}
+        autoFocus
+        onPick={(id) => {
+          const found = all.find((item) => item.id === id);
+          onDone();
+          if (!found) return;
+          if ('to' in found) void navigate(found.to);
+          else found.act();
+        }}
+        height="max-h-80"
+      />
+    </div>
+  );
+}
+
+/** Screens, stages of the open run, faces and cables, and what can be switched. */
+function usePlaces(): Found[] {
+  const { units, theme, set } = usePreferences();
+  const { cables } = useCatalog();
+  const runPath = /^\/runs\/[^/]+/.exec(useLocation().pathname)?.[0];
+  return [
+    ...(runPath === undefined
+      ? []
+      : [
+          ...stageIds.map((id): Found => ({
+            id: `stage ${id}`,
+            label: stageNames[id],
+            hint: 'stage of this run',
+            to: `${runPath}/${id}`,
+          })),
+          { id: 'match', label: 'Match and choke', hint: 'of this run', to: `${runPath}/match` },
+          { id: 'cables', label: 'Compare cables', hint: 'of this run', to: `${runPath}/cables` },
+        ]),
+    ...tools.map(({ to, label, hint }): Found => ({ id: `tool ${to}`, label, hint, to })),
+    {
+      id: 'units',
+      label: units === 'metric' ? 'Feet and inches' : 'Metres and millimetres',
+      hint: 'units',
+      act: () => set({ units: units === 'metric' ? 'imperial' : 'metric' }),
+    },
+    {
+      id: 'theme',
+      label: theme === 'light' ? 'Dark' : 'Light',
+      hint: 'light of the screen',
+      act: () => set({ theme: theme === 'light' ? 'dark' : 'light' }),
+    },
+    ...[...faces].map(([code, face]): Found => ({
+      id: `face ${code}`,
+      label: faceInFull(face),
+      hint: 'face',
+      to: `/catalog/face/${code}`,
+    })),
+    ...[...cables.values()].map(({ id, name }): Found => ({
+      id: `cable ${id}`,
+      label: name,
+      hint: 'cable',
+      to: `/catalog/cable/${id}`,
+    })),
+  ];
+}
+
+/** Runs of all jobs by name. */
+function useRuns(): Found[] {
+  const { data: jobs = [] } = useJobs();
+  const documents = useQueries({
+    queries: jobs.map(({ id }) => ({
+      queryKey: ['job', id],
+      queryFn: () => ask<JobDocument>('GET', `/api/jobs/${id}`),
+    })),
+  });
+  return documents.flatMap(({ data }) =>
+    data
+      ? data.runs.map(({ id, design }): Found => ({
+          id: `run ${id}`,
+          label: design.name,
+          hint: data.name,
+          to: `/runs/${id}/plan`,
+        }))
+      : [],
+  );
+}

@@ -1,0 +1,108 @@
+import type { JobDocument, RunDocument } from '@kobran/contract';
+import { checkReferences, defaultPractice, evaluate } from '@kobran/core';
+import { useEffect, useMemo, type ReactNode } from 'react';
+import { Outlet, useLocation, useParams } from 'react-router';
+import { said, Unreachable } from '../store/client.js';
+import { useJob, useRun } from '../store/queries.js';
+import { usePreferences } from '../ui/Preferences.js';
+import { useCatalog } from '../store/Shop.js';
+import { ConflictNotice } from './ConflictNotice.js';
+import { Message } from '../ui/Message.js';
+import { StageRail } from './StageRail.js';
+import { TopBar } from './TopBar.js';
+import { useFacts, useFactWriter } from '../store/FactsOutbox.js';
+import { RunContext } from '../store/RunContext.js';
+import { useRunEditor } from '../store/useRunEditor.js';
+import { useKeys } from '../ui/useKeys.js';
+
+/** Everything of one run: reads it, evaluates it on every change, and shows the stage asked for. */
+export function RunScreen(): ReactNode {
+  const { runId = '' } = useParams();
+  const { data, error, refetch } = useRun(runId);
+  const job = useJob(data?.jobId ?? '');
+  const catalog = useCatalog();
+  if (data) {
+    const [unknown] = checkReferences(data.design, catalog);
+    if (unknown)
+      return (
+        <Message
+          title="This run names something the catalogue does not have"
+          detail={`${unknown.message} It may be a part the shop added elsewhere: with the server running, load this page again.`}
+          action={{ label: 'Load it again', run: () => location.reload() }}
+        />
+      );
+    return <OpenRunScreen key={data.id} document={data} job={job.data} />;
+  }
+  if (!error) return <Message title="Opening the run…" />;
+  const offline = error instanceof Unreachable;
+  return (
+    <Message
+      title={offline ? 'The server does not answer' : 'This run cannot be opened'}
+      detail={offline ? 'Start Kobran again; what you had not saved is kept on this device.' : said(error)}
+      action={
+        offline ? { label: 'Try again', run: () => void refetch() } : { label: 'Go to the board', to: '/' }
+      }
+    />
+  );
+}
+
+function OpenRunScreen({
+  document,
+  job,
+}: {
+  document: RunDocument;
+  job: JobDocument | undefined;
+}): ReactNode {
+  const editor = useRunEditor(document);
+  const facts = useFacts(document.id, document);
+  const writer = useFactWriter(document.id);
+  const { units, set } = usePreferences();
+  const practice = job?.practice ?? defaultPractice;
+  const { design } = editor;
+  const catalog = useCatalog();
+  const sheet = useMemo(
+    () => evaluate(design, catalog, { facts, practice }),
+    [design, catalog, facts, practice],
+  );
+  const run = useMemo(
+    () => ({ id: document.id, jobId: document.jobId, document, editor, facts, writer, practice, sheet }),
+    [document, editor, facts, writer, practice, sheet],
+  );
+  const isCard = /\/make\/[^/]+$/.test(useLocation().pathname);
+
+  useKeys('mod+z', () => editor.undo?.(), { preventDefault: true });
+  useKeys('mod+shift+z, mod+y', () => editor.redo?.(), { preventDefault: true });
+  useKeys('u', () => set({ units: units === 'metric' ? 'imperial' : 'metric' }));
+  useEffect(() => {
+    window.document.title = `${design.name} – Kobran`;
+  }, [design.name]);
+
+  if (isCard) {
+    return (
+      <RunContext value={run}>
+        <Outlet />
+      </RunContext>
+    );
+  }
+  return (
+    <RunContext value={run}>
+      <div className="flex min-h-screen flex-col lg:h-screen">
+        <TopBar
+          crumbs={[{ label: job?.name ?? '…', to: `/?job=${document.jobId}` }, { label: design.name }]}
+          editor={editor}
+        />
+        {editor.save.kind === 'conflict' && <ConflictNotice editor={editor} />}
+        {editor.save.kind === 'refused' && (
+          <p role="alert" className="border-b-2 border-stop bg-paper px-4 py-2">
+            <strong className="text-stop">Not saved.</strong> {editor.save.problem.message}{' '}
+            {editor.save.problem.remedy} Your change is kept here; undo takes it back.
+          </p>
+        )}
+        <div className="flex min-h-0 flex-1 flex-col md:flex-row">
+          <StageRail sheet={sheet} runId={document.id} />
+          <Outlet />
+        </div>
+      </div>
+    </RunContext>
+  );
+}

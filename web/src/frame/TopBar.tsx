@@ -1,0 +1,123 @@
+import { Moon, Redo2, Sun, Undo2 } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link } from 'react-router';
+import { usePreferences } from '../ui/Preferences.js';
+import type { RunEditor } from '../store/useRunEditor.js';
+import { KeysDialog } from '../ui/KeysDialog.js';
+import { Palette } from './Palette.js';
+import { SaveMark } from './SaveMark.js';
+import { ToolsMenu } from './ToolsMenu.js';
+
+export interface Crumb {
+  label: string;
+  to?: string;
+}
+
+/** Where we are, whether it is saved, and what belongs to this device: units, light, keys. */
+export function TopBar({
+  crumbs,
+  editor,
+  children,
+}: {
+  crumbs: readonly Crumb[];
+  editor?: RunEditor;
+  children?: ReactNode;
+}): ReactNode {
+  const { units, theme, set } = usePreferences();
+  const [keys, setKeys] = useState(false);
+  const [finding, setFinding] = useState(false);
+  useHotkeys('shift+slash, ?', () => setKeys(true), { useKey: true });
+  const tool = 'grid size-9 place-items-center rounded hover:text-copper disabled:text-rule';
+  return (
+    <header className="flex min-h-11 flex-wrap items-center gap-x-3 border-b border-rule px-4 py-1">
+      <Link to="/" className="text-lg font-bold tracking-tight text-copper">
+        Kobran
+      </Link>
+      <nav
+        aria-label="Where you are"
+        className="order-last flex min-w-0 basis-full items-baseline gap-2 sm:order-none sm:flex-1 sm:basis-0"
+      >
+        {crumbs.map(({ label, to }, k) => (
+          <span
+            key={k}
+            className={k === crumbs.length - 1 ? 'truncate font-semibold' : 'shrink-0 text-muted'}
+          >
+            {k > 0 && (
+              <span aria-hidden="true" className="mr-2 text-muted">
+                /
+              </span>
+            )}
+            {to ? (
+              <Link className="underline-offset-4 hover:underline" to={to}>
+                {label}
+              </Link>
+            ) : (
+              label
+            )}
+          </span>
+        ))}
+      </nav>
+      <span className="flex-1 sm:hidden" />
+      {children}
+      {editor && (
+        <>
+          <SaveMark save={editor.save} />
+          <div className="flex">
+            <button
+              className={tool}
+              aria-label="Undo"
+              title="Undo (Ctrl Z)"
+              disabled={!editor.undo}
+              onClick={editor.undo}
+            >
+              <Undo2 size={18} aria-hidden />
+            </button>
+            <button
+              className={tool}
+              aria-label="Redo"
+              title="Redo (Ctrl Shift Z)"
+              disabled={!editor.redo}
+              onClick={editor.redo}
+            >
+              <Redo2 size={18} aria-hidden />
+            </button>
+          </div>
+        </>
+      )}
+      <ToolsMenu />
+      <button
+        className="hidden min-h-8 items-center gap-2 rounded border border-edge px-2 text-sm text-muted hover:border-copper lg:flex"
+        onClick={() => setFinding(true)}
+      >
+        Find or do… <kbd className="key">Ctrl K</kbd>
+      </button>
+      <button
+        className="figures rounded border border-edge px-2 py-1 text-sm hover:border-copper"
+        title="Change units (U)"
+        onClick={() => set({ units: units === 'metric' ? 'imperial' : 'metric' })}
+      >
+        <span className="sr-only">Units: </span>
+        {units === 'metric' ? 'm · mm' : 'ft · in'}
+      </button>
+      <button
+        className={tool}
+        aria-label={theme === 'light' ? 'Dark' : 'Light'}
+        title={theme === 'light' ? 'Dark' : 'Light'}
+        onClick={() => set({ theme: theme === 'light' ? 'dark' : 'light' })}
+      >
+        {theme === 'light' ? <Moon size={18} aria-hidden /> : <Sun size={18} aria-hidden />}
+      </button>
+      <button
+        className={`${tool} figures hidden text-lg sm:grid`}
+        aria-label="Keys"
+        title="Keys (?)"
+        onClick={() => setKeys(true)}
+      >
+        ?
+      </button>
+      <KeysDialog open={keys} onOpenChange={setKeys} />
+      <Palette open={finding} onOpenChange={setFinding} />
+    </header>
+  );
+}

@@ -1,0 +1,197 @@
+import {
+  entry,
+  formatPower,
+  gasTubeVolts,
+  lowestFiringV,
+  type Arrester,
+  type ArresterPiece,
+  type TubeChoice,
+} from '@kobran/core';
+import { scaleLog } from 'd3';
+import type { ReactNode } from 'react';
+import { useWidth } from '../../ui/useWidth.js';
+import { useCatalog } from '../../store/Shop.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { FigureText } from '../../ui/FigureText.js';
+import { Caution, StagePage } from '../../ui/StagePage.js';
+import { SnagDetail } from '../../ui/SnagDetail.js';
+import { DoneButton } from '../../frame/DoneButton.js';
+
+/** The arrester of the run: which tube, does it pass direct current, and is it bonded. */
+export function GroundScreen(): ReactNode {
+  const { sheet, editor } = useOpenRun();
+  const { tube } = sheet;
+  const fitted = editor.design.pieces.find((piece): piece is ArresterPiece => piece.kind === 'arrester');
+  const catalog = useCatalog();
+  const arrester = fitted && entry(catalog.arresters, fitted.arrester);
+  const stub = arrester !== undefined && !arrester.tubeChangeable;
+  const headline = stub ? `${arrester.name}: it has no tube` : tubeHeadline(tube, fitted);
+  return (
+    <StagePage
+      headline={headline}
+      reason={
+        stub
+          ? 'Its shorted quarter wave grounds the centre for direct current, and passes its band.'
+          : tube?.why
+      }
+    >
+      <Caution>
+        Local electrical code and a licensed electrician decide. Nothing survives a direct strike for certain;
+        keep off the antenna and its bonding when storms are about.
+      </Caution>
+      {tube && !stub && <TubeScale tube={tube} {...(fitted ? { fittedV: fitted.tubeV } : {})} />}
+      {tube && (
+        <p className="flex flex-wrap gap-x-6">
+          <span>
+            Peak of the run <FigureText figure={tube.peak} />
+          </span>
+          <span>
+            With margin <FigureText figure={tube.needed} />
+          </span>
+          {tube.holdsW !== undefined && (
+            <span>The right tube holds {formatPower(tube.holdsW)} into a matched load.</span>
+          )}
+        </p>
+      )}
+      {sheet.snags
+        .filter(({ stage }) => stage === 'ground')
+        .map((snag) => (
+          <SnagDetail key={snag.id} snag={snag} />
+        ))}
+      {arrester && (
+        <>
+          <EntryDrawing
+            name={arrester.name}
+            bonded={sheet.stages.some(({ id, state }) => id === 'ground' && state === 'done')}
+          />
+          <p className="mb-3 max-w-2xl text-muted">
+            {directCurrent(arrester)}
+            One entry point, one plate, and from it a short, straight, wide conductor to the rod; the rods of
+            the site and the building’s earth are bonded together.
+          </p>
+          <DoneButton
+            kind="bonded"
+            label="The arrester is bonded"
+            done="Bonded to the entry’s rod"
+            text="arrester bonded to the entry’s rod"
+          />
+        </>
+      )}
+    </StagePage>
+  );
+}
+
+function tubeHeadline(tube: TubeChoice | undefined, fitted: ArresterPiece | undefined): string {
+  if (!tube) return 'Receive only: the lowest tube will do';
+  if (tube.tubeV === undefined) return 'No gas tube holds this run';
+  return `This run takes a ${tube.tubeV} V tube${fitted ? `; ${fitted.tubeV} V is fitted` : ''}`;
+}
+
+const directCurrent = ({ passesDc, groundsDc }: Arrester): string =>
+  passesDc
+    ? 'It passes direct current. '
+    : groundsDc
+      ? 'It shorts direct current by design. '
+      : 'It blocks direct current. ';
+
+/** Standard tubes on a scale of volts: where each may fire, what the run needs, which is fitted. */
+function TubeScale({ tube, fittedV }: { tube: TubeChoice; fittedV?: number }): ReactNode {
+  const [ref, width] = useWidth<HTMLDivElement>();
+  const needed = tube.needed.value;
+  const x = scaleLog()
+    .domain([Math.min(40, needed * 0.8), Math.max(1300, needed * 1.2)])
+    .range([16, Math.max(width - 120, 17)]);
+  const rows = gasTubeVolts.length;
+  return (
+    <div ref={ref} className="mt-4 max-w-3xl">
+      {width > 0 && (
+        <svg
+          width={width}
+          height={rows * 24 + 44}
+          role="img"
+          aria-label={`Gas tubes: the run needs ${Math.round(needed)} V; ${gasTubeVolts.map((v) => `${v} V may fire from ${lowestFiringV(v)} V`).join(', ')}.`}
+        >
+          {gasTubeVolts.map((volts, k) => {
+            const low = lowestFiringV(volts);
+            const holds = low >= needed;
+            const y = k * 24 + 30;
+            const marked = volts === tube.tubeV;
+            return (
+              <g key={volts}>
+                <rect
+                  x={x(low)}
+                  y={y}
+                  width={x(volts * 1.2) - x(low)}
+                  height={16}
+                  fill={marked ? 'var(--copper)' : 'var(--panel)'}
+                  stroke={holds ? 'var(--ink)' : 'var(--edge)'}
+                  strokeDasharray={holds ? undefined : '3 3'}
+                />
+                <text
+                  x={x(volts * 1.2) + 8}
+                  y={y + 13}
+                  fontSize={13}
+                  className="figures"
+                  fontWeight={marked ? 700 : 400}
+                  stroke="var(--sheet)"
+                  strokeWidth={4}
+                  paintOrder="stroke"
+                >
+                  {[`${volts} V`, marked && 'suits', volts === fittedV && 'fitted']
+                    .filter(Boolean)
+                    .join(', ')}
+                </text>
+              </g>
+            );
+          })}
+          <path d={`M${x(needed)} 18V${rows * 24 + 30}`} stroke="var(--stop)" strokeWidth={2} />
+          <text
+            x={x(needed)}
+            y={13}
+            fontSize={13}
+            textAnchor={x(needed) > width - 150 ? 'end' : 'start'}
+            fontWeight={700}
+          >
+            must not fire below {Math.round(needed)} V
+          </text>
+        </svg>
+      )}
+    </div>
+  );
+}
+
+/** One-line drawing of the entry: antenna, arrester, radio, rod; a missing bond is a gap. */
+function EntryDrawing({ name, bonded }: { name: string; bonded: boolean }): ReactNode {
+  return (
+    <svg
+      viewBox="0 0 560 150"
+      role="img"
+      aria-label={`${name} at the entry, ${bonded ? 'bonded to its rod' : 'not yet bonded to a rod'}.`}
+      className="my-4 w-full max-w-2xl"
+    >
+      <g stroke="var(--ink)" strokeWidth={3} fill="none">
+        <path d="M20 44H220M340 44H540" />
+        <rect x={220} y={26} width={120} height={36} fill="var(--paper)" />
+        <path d="M280 62V84" />
+        {bonded ? (
+          <path d="M280 84V110" />
+        ) : (
+          <path d="M280 84V110" strokeDasharray="3 7" stroke="var(--stop)" />
+        )}
+        <path d="M256 110h48M264 118h32M272 126h16" />
+      </g>
+      <text x={280} y={49} fontSize={14} textAnchor="middle" fontWeight={700}>
+        arrester
+      </text>
+      <text x={20} y={34} fontSize={14}>
+        radio, protected
+      </text>
+      <text x={540} y={34} fontSize={14} textAnchor="end">
+        antenna, surge side
+      </text>
+      <text x={314} y={122} fontSize={14}>
+        {bonded ? 'rod of the entry, bonded' : 'rod of the entry: bond missing'}
+      </text>
+    </svg>
+  );
+}

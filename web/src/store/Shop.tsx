@@ -1,0 +1,89 @@
+import type { BookCutting, PutShopEntry, ShopDocument, StoredShopEntry } from '@kobran/contract';
+import { catalog as shipped, withShop, type Catalog, type ShopEntry, type ShopKind } from '@kobran/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { createContext, use, useEffect, useMemo, type ReactNode } from 'react';
+import { toast } from 'sonner';
+import { ask, Refused, said } from './client.js';
+import { Message } from '../ui/Message.js';
+
+const KEY = 'kobran.shop';
+const SHOP = ['shop'];
+
+export interface Shop {
+  /** The shipped catalogue with what the shop has added. */
+  catalog: Catalog;
+  own: readonly StoredShopEntry[];
+  put: (entry: ShopEntry) => Promise<boolean>;
+  remove: (entry: ShopEntry) => Promise<boolean>;
+  bringIn: (entries: readonly ShopEntry[]) => Promise<boolean>;
+  /** Cable leaves the shelf, or comes back: with what is logged of it. */
+  book: (booking: BookCutting) => Promise<boolean>;
+}
+
+const Context = createContext<Shop | undefined>(undefined);
+
+/** What the server had when it was last seen, so that designs which name own parts open without it too. */
+function remembered(): ShopDocument | undefined {
+  try {
+    return JSON.parse(localStorage.getItem(KEY) ?? '') as ShopDocument;
+  } catch {
+    return undefined; // Nothing was kept yet.
+  }
+}
+
+/** The catalogue everybody reads, and the ways to add to it. */
+export function ShopProvider({ children }: { children: ReactNode }): ReactNode {
+  const queries = useQueryClient();
+  const { data, isPlaceholderData, failureCount } = useQuery({
+    queryKey: SHOP,
+    queryFn: () => ask<ShopDocument>('GET', '/api/shop'),
+    placeholderData: remembered,
+    staleTime: 30_000,
+  });
+  useEffect(() => {
+    if (data) localStorage.setItem(KEY, JSON.stringify(data));
+  }, [data]);
+  const shop = useMemo((): Shop => {
+    const own = data?.entries ?? [];
+    const versionOf = (kind: ShopKind, id: string): number =>
+      own.find((entry) => entry.kind === kind && entry.data.id === id)?.version ?? 0;
+    const done = async (change: Promise<unknown>): Promise<boolean> => {
+      try {
+        await change;
+        await queries.invalidateQueries({ queryKey: SHOP });
+        return true;
+      } catch (error) {
+        if (error instanceof Refused && error.status === 409)
+          await queries.invalidateQueries({ queryKey: SHOP });
+        toast.error(said(error), { duration: 12_000, closeButton: true });
+        return false;
+      }
+    };
+    return {
+      own,
+      catalog: withShop(shipped, own),
+      put: ({ kind, data: { id, ...rest } }) =>
+        done(
+          ask<StoredShopEntry>('PUT', `/api/shop/${kind}/${id}`, {
+            version: versionOf(kind, id),
+            data: rest,
+          } satisfies PutShopEntry),
+        ),
+      remove: ({ kind, data: { id } }) => done(ask('DELETE', `/api/shop/${kind}/${id}`)),
+      book: (booking) => done(ask('POST', '/api/cuttings', booking)),
+      bringIn: (entries) => done(ask<ShopDocument>('POST', '/api/shop/import', { entries })),
+    };
+  }, [data, queries]);
+  // Designs may name own parts: nothing is shown before they are known, unless the server does not answer.
+  const waiting = (data === undefined || isPlaceholderData) && failureCount === 0;
+  if (waiting) return <Message title="One moment…" />;
+  return <Context value={shop}>{children}</Context>;
+}
+
+export function useShop(): Shop {
+  const shop = use(Context);
+  if (!shop) throw new Error('useShop outside its provider');
+  return shop;
+}
+
+export const useCatalog = (): Catalog => useShop().catalog;

@@ -1,0 +1,44 @@
+import type { JobDocument } from '@kobran/contract';
+import { defaultPractice, type Practice } from '@kobran/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { toast } from 'sonner';
+import { ask, said } from './client.js';
+import { jobKey, useJob } from './queries.js';
+import { useOpenRun } from './RunContext.js';
+
+type Change = Partial<Practice>;
+
+/**
+ * The practice of a job and how to change it: shown at once, sent one after the other, taken back when the server refuses.
+ */
+export function useJobPractice(jobId: string): [Practice, (change: Change) => void] {
+  const queries = useQueryClient();
+  const { data } = useJob(jobId);
+  const update = (change: (job: JobDocument) => JobDocument): void =>
+    void queries.setQueryData<JobDocument>(jobKey(jobId), (job) => job && change(job));
+  const { mutate } = useMutation({
+    scope: { id: `practice ${jobId}` },
+    mutationFn: (change: Change) => {
+      const job = queries.getQueryData<JobDocument>(jobKey(jobId));
+      if (!job) throw new Error('The job is not read yet; try once more.');
+      const { version, name, site, practice } = job;
+      return ask<JobDocument>('PUT', `/api/jobs/${jobId}`, {
+        version,
+        name,
+        site,
+        practice: { ...practice, ...change },
+      });
+    },
+    onMutate: (change) => update((job) => ({ ...job, practice: { ...job.practice, ...change } })),
+    onSuccess: ({ version }) => update((job) => ({ ...job, version })),
+    onError: (error) => {
+      toast.error(said(error));
+      return queries.invalidateQueries({ queryKey: jobKey(jobId) });
+    },
+    onSettled: () => queries.invalidateQueries({ queryKey: ['jobs'] }),
+  });
+  return [data?.practice ?? defaultPractice, (change) => mutate(change)];
+}
+
+/** The practice of the open run’s job. */
+export const usePractice = (): [Practice, (change: Change) => void] => useJobPractice(useOpenRun().jobId);

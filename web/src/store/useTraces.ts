@@ -1,0 +1,113 @@
+import { MOST_KEPT_POINTS, type AddTrace, type StoredTrace } from '@kobran/contract';
+import { type FarEndKind, type ReadTrace, type Result, type Trace } from '@kobran/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { wrap, type Remote } from 'comlink';
+import { useEffect } from 'react';
+import { toast } from 'sonner';
+import { ask, said } from './client.js';
+import { useWaitingTraces } from './FactsOutbox.js';
+import { useOpenRun } from './RunContext.js';
+import type { Background } from '../background/background.worker.js';
+import { openBackground } from '../background/openBackground.js';
+
+/** What a sweep was taken of, and under which conditions. */
+export interface TraceSetting {
+  pieceId: string;
+  far: FarEndKind;
+  rained: boolean;
+}
+
+export interface Traces {
+  all: readonly StoredTrace[];
+  error: Error | null;
+  add: (trace: Trace, name: string, setting: TraceSetting) => void;
+  makeBirth: (id: string) => void;
+  remove: (trace: StoredTrace) => void;
+}
+
+/** The sweeps of the open run: what the server has, and what is on its way. */
+export function useTraces(): Traces {
+  const { id: runId, writer } = useOpenRun();
+  const queries = useQueryClient();
+  const key = ['traces', runId];
+  const path = `/api/runs/${runId}/traces`;
+  const { data, error } = useQuery({ queryKey: key, queryFn: () => ask<StoredTrace[]>('GET', path) });
+  const waiting = useWaitingTraces(runId);
+  useEffect(() => void traceReader(), []);
+  const { mutate } = useMutation({
+    mutationFn: ({ method, to }: { method: 'POST' | 'DELETE'; to: string }) => ask(method, `${path}${to}`),
+    onError: (problem) => toast.error(said(problem), { duration: 12_000 }),
+    onSettled: () => queries.invalidateQueries({ queryKey: key }),
+  });
+  const kept = data ?? [];
+  return {
+    all: [...kept, ...waiting.filter(({ id }) => kept.every((one) => one.id !== id))],
+    error,
+    add: (trace, name, setting) => writer.addTrace(asBody(trace, name, setting)),
+    makeBirth: (id) => mutate({ method: 'POST', to: `/${id}/birth` }),
+    remove: ({ id, name }) =>
+      mutate(
+        { method: 'DELETE', to: `/${id}` },
+        {
+          onSuccess: () =>
+            toast(`${name} is deleted.`, {
+              action: {
+                label: 'Bring it back',
+                onClick: () => mutate({ method: 'POST', to: `/${id}/restore` }),
+              },
+            }),
+        },
+      ),
+  };
+}
+
+function asBody(trace: Trace, name: string, setting: TraceSetting): Omit<AddTrace, 'id' | 'by' | 'at'> {
+  const { s21, s12, s22 } = trace.s;
+  const plain = ({ re, im }: { re: Float64Array; im: Float64Array }) => ({ re: [...re], im: [...im] });
+  return {
+    ...setting,
+    name,
+    birth: false,
+    referenceOhm: trace.referenceOhm,
+    frequencyHz: [...trace.frequencyHz],
+    s11: plain(trace.s.s11),
+    ...(s21 ? { s21: plain(s21) } : {}),
+    ...(s12 ? { s12: plain(s12) } : {}),
+    ...(s22 ? { s22: plain(s22) } : {}),
+  };
+}
+
+/** A kept trace as core computes with it. */
+export function traceOf({
+  frequencyHz,
+  referenceOhm,
+  s11,
+  s21,
+  s12,
+  s22,
+}: Pick<StoredTrace, 'frequencyHz' | 'referenceOhm' | 's11' | 's21' | 's12' | 's22'>): Trace {
+  const series = ({ re, im }: { re: number[]; im: number[] }) => ({
+    re: Float64Array.from(re),
+    im: Float64Array.from(im),
+  });
+  return {
+    ports: s21 ? 2 : 1,
+    referenceOhm,
+    frequencyHz: Float64Array.from(frequencyHz),
+    s: {
+      s11: series(s11),
+      ...(s21 ? { s21: series(s21) } : {}),
+      ...(s12 ? { s12: series(s12) } : {}),
+      ...(s22 ? { s22: series(s22) } : {}),
+    },
+  };
+}
+
+let reader: Remote<Background> | undefined;
+
+/** The worker which reads files; it is fetched once, so that files can be read while the server is away. */
+const traceReader = (): Remote<Background> => (reader ??= wrap<Background>(openBackground()));
+
+/** Reads a Touchstone file in a worker. */
+export const readTraceFile = async (file: File): Promise<Result<ReadTrace>> =>
+  traceReader().read(await file.text(), file.name, MOST_KEPT_POINTS);

@@ -1,0 +1,26 @@
+import { formatLength, parseLength } from '@kobran/core';
+import type { ReactNode } from 'react';
+import { usePreferences } from './Preferences.js';
+import { QuantityField } from './QuantityField.js';
+
+/** A field for a length of bench size: bare numbers are mm or inches, zero is allowed. */
+export function LengthField({
+  label,
+  valueM,
+  onChange,
+}: {
+  label: string;
+  valueM: number | undefined;
+  onChange: (metres: number) => void;
+}): ReactNode {
+  const { units } = usePreferences();
+  return (
+    <QuantityField
+      label={label}
+      value={valueM}
+      format={(metres) => formatLength(metres, { system: units, small: true })}
+      parse={(text) => parseLength(text, { unit: units === 'metric' ? 'mm' : 'in', allowZero: true })}
+      onChange={onChange}
+    />
+  );
+}
