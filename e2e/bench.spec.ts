@@ -1,5 +1,6 @@
 import type { RunDocument } from '@kobran/contract';
-import { BENCH_SCHEMA, deviceOn, readBench } from '@kobran/core';
+import { readBench } from '@kobran/contract';
+import { BENCH_SCHEMA, deviceOn } from '@kobran/core';
 import type { APIRequestContext, Page } from '@playwright/test';
 import { demo, expect, saved, test } from './server.js';
 

@@ -1,7 +1,5 @@
 import {
   catalog as shipped,
-  readCatalogFile,
-  readDesign,
   withShop,
   type Catalog,
   type Design,
@@ -67,6 +65,7 @@ export function deskOf(outside: Outside, catalogPath: () => string | undefined, 
     catalog: async () => {
       const path = catalogPath();
       if (path === undefined) return shipped;
+      const { readCatalogFile } = await rules();
       const { entries, problems } = readCatalogFile(await readText(path));
       if (problems.length > 0) throw new InputProblem(problems);
       return withShop(shipped, entries);
@@ -94,7 +93,11 @@ export function orThrow<T>(result: Result<T>): T {
   return result.value;
 }
 
-export function checkedDesign(value: unknown, catalog: Catalog): Design {
+/** The rules of documents come with a validator: they are fetched by the commands which read documents, not by the others. */
+export const rules = (): Promise<typeof import('@kobran/contract')> => import('@kobran/contract');
+
+export async function checkedDesign(value: unknown, catalog: Catalog): Promise<Design> {
+  const { readDesign } = await rules();
   const checked = readDesign(value, catalog);
   if (!checked.ok) throw new InputProblem(checked.problems);
   return checked.design;

@@ -1,6 +1,16 @@
+export { BenchHands, readBench } from './documents/bench.js';
+export { catalogToCsv, catalogToJson, CATALOG_SCHEMA, absentDimensions, readCatalogFile } from './documents/catalogFile.js';
+export type { CatalogFile } from './documents/catalogFile.js';
+export { factRules } from './documents/facts.js';
+export { JOB_FILE_SCHEMA, JobFile, JobFileRun, upgradeJobFile } from './documents/jobFile.js';
+export { Practice as PracticeRules } from './documents/practice.js';
+export { problemsOf, readAs } from './documents/readAs.js';
+export { readDesign } from './documents/readDesign.js';
+export { readFact } from './documents/readFact.js';
+export { readPractice } from './documents/readPractice.js';
+export { readShopEntry } from './documents/readShopEntry.js';
+export { shopClasses } from './documents/shopEntries.js';
 export {
-  AddLogEntry,
-  AddReading,
   AddTrace,
   BookCutting,
   CalibrateAnalyser,
@@ -9,24 +19,26 @@ export {
   CreateRun,
   GaugeSheetQuery,
   ImportShop,
-  JOB_FILE_SCHEMA,
-  JobFile,
-  JobFileRun,
+  KeepProgress,
   LabelSheetQuery,
-  MOST_KEPT_POINTS,
+  MAX_KEPT_POINTS,
   PutOnBench,
   PutShopEntry,
   ReadPower,
   ReplaceJob,
   ReplaceRun,
+  ReplaceShopPractice,
   ShopFileEntry,
   SweepSetup,
   TraceSeries,
   calibrationSteps,
   type CalibrationStep,
 } from './requests.js';
+export { pathOf, routes } from './routes.js';
+export type { AnyRoute, InputOf, OutputOf, Route } from './routes.js';
 export type {
   ApiProblem,
+  Damaged,
   Health,
   InstrumentIdentity,
   InstrumentsDocument,
@@ -38,9 +50,12 @@ export type {
   MeasuredPower,
   MeasuredSweepData,
   OnBench,
+  ProgressDocument,
   RevealedFault,
   RunDocument,
+  RunSheet,
   ShopDocument,
+  ShopPracticeDocument,
   StoredShopEntry,
   StoredTrace,
 } from './responses.js';

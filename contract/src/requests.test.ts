@@ -1,17 +1,10 @@
-import { readAs } from '@kobran/core';
 import { describe, expect, it } from 'vitest';
-import {
-  AddLogEntry,
-  AddReading,
-  CreateJob,
-  ImportShop,
-  JobFile,
-  PutShopEntry,
-  ReplaceRun,
-} from './index.js';
+import { CreateJob, ImportShop, JobFile, PutShopEntry, ReplaceRun, readAs, readFact } from './index.js';
 
 const id = '7a0e1d00-0000-4000-8000-00000000a001';
 const at = '2026-11-03T09:00:00.000Z';
+const whereOf = (read: ReturnType<typeof readFact>): string[] =>
+  read.ok ? [] : [...new Set(read.problems.map((problem) => problem.where))];
 const where = (type: Parameters<typeof readAs>[0], value: object): string[] => {
   const read = readAs(type, value);
   return read.ok ? [] : [...new Set(read.problems.map((problem) => problem.where))];
@@ -19,20 +12,20 @@ const where = (type: Parameters<typeof readAs>[0], value: object): string[] => {
 
 describe('what travels to the server', () => {
   it('a reading: a number, or null for over range, and nothing else', () => {
-    const reading = { id, pieceId: 'main', expectation: 'loop', value: 0.3, by: 'Wenna', at };
-    expect(where(AddReading, reading)).toEqual([]);
-    expect(where(AddReading, { ...reading, value: null })).toEqual([]);
+    const reading = { id, kind: 'reading', pieceId: 'main', expectation: 'loop', value: 0.3, by: 'Wenna', at };
+    expect(whereOf(readFact(reading))).toEqual([]);
+    expect(whereOf(readFact({ ...reading, value: null }))).toEqual([]);
     for (const value of ['0.3', Infinity, undefined])
-      expect(where(AddReading, { ...reading, value })).toContain('value');
-    expect(where(AddReading, { ...reading, at: 'yesterday' })).toEqual(['at']);
-    expect(where(AddReading, { ...reading, note: 'x' })).toEqual(['note']);
+      expect(whereOf(readFact({ ...reading, value }))).toContain('value');
+    expect(whereOf(readFact({ ...reading, at: 'yesterday' }))).toEqual(['at']);
+    expect(whereOf(readFact({ ...reading, note: 'x' }))).toEqual(['note']);
   });
 
-  it('a log entry: of a known kind, not longer than a page', () => {
-    const entry = { id, kind: 'note', about: '', text: 'looked at', by: '', at };
-    expect(where(AddLogEntry, entry)).toEqual([]);
-    expect(where(AddLogEntry, { ...entry, kind: 'gossip' })).toEqual(['kind']);
-    expect(where(AddLogEntry, { ...entry, text: 'x'.repeat(501) })).toEqual(['text']);
+  it('a fact of a known kind, not longer than a page', () => {
+    const note = { id, kind: 'note', about: '', text: 'looked at', by: '', at };
+    expect(whereOf(readFact(note))).toEqual([]);
+    expect(whereOf(readFact({ ...note, kind: 'gossip' }))).toEqual(['kind']);
+    expect(whereOf(readFact({ ...note, text: 'x'.repeat(501) }))).toEqual(['text']);
   });
 
   it('a job: named, its practice checked inside', () => {
@@ -63,12 +56,12 @@ describe('what travels to the server', () => {
       }),
     ).toEqual(['entries[1].kind']);
     const practice = { cutSchool: 'exact', tapeStretch: 'hard', remakesPerEnd: 1 };
-    const file = { schema: 'kobran-job/1', exportedAt: at, name: 'Hut', site: '', practice, runs: [] };
+    const file = { schema: 'kobran-job/2', exportedAt: at, name: 'Hut', site: '', practice, runs: [] };
     expect(where(JobFile, file)).toEqual([]);
     expect(
       where(JobFile, {
         ...file,
-        runs: Array.from({ length: 201 }, () => ({ design: {}, readings: [], log: [] })),
+        runs: Array.from({ length: 201 }, () => ({ design: {}, facts: [] })),
       }),
     ).toEqual(['runs']);
     expect(where(JobFile, { ...file, schema: 'kobran-job/9' })).toEqual(['schema']);

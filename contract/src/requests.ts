@@ -1,18 +1,11 @@
 import 'reflect-metadata';
 import {
-  BenchHands,
-  EndRecord,
-  MOST_IN_BATCH,
-  PowerRecord,
-  Practice,
-  TrimRecord,
+  MAX_IN_BATCH,
   farEnds,
   instrumentKinds,
-  type InstrumentKind,
-  type FarEndKind,
-  logKinds,
   shopKinds,
-  type LogKind,
+  type FarEndKind,
+  type InstrumentKind,
   type ShopKind,
 } from '@kobran/core';
 import { Type } from 'class-transformer';
@@ -34,11 +27,13 @@ import {
   Max,
   MaxLength,
   Min,
-  ValidateIf,
   ValidateNested,
 } from 'class-validator';
 
-/** What the web sends to the server. A design travels as plain JSON and is read by `readDesign` of core. */
+import { BenchHands } from './documents/bench.js';
+import { Practice } from './documents/practice.js';
+
+/** What the web sends to the server. A design travels as plain JSON and is read by `readDesign`. */
 
 export class CreateJob {
   /** Chosen by the sender, so that a repeated request makes one job. */
@@ -66,35 +61,21 @@ export class ReplaceRun {
   @IsObject() design!: object;
 }
 
-export class AddReading {
-  @IsUUID() id!: string;
-  @IsString() @Length(1, 40) pieceId!: string;
-  @IsString() @Length(1, 60) expectation!: string;
-  /** SI unit of the expectation; null for over range. */
-  @ValidateIf((reading: AddReading) => reading.value !== null)
-  @IsNumber({ allowNaN: false, allowInfinity: false })
-  value!: number | null;
-  @IsString() @MaxLength(60) by!: string;
-  @IsISO8601({ strict: true }) at!: string;
+/** How the shop works; a new job starts from it. */
+export class ReplaceShopPractice {
+  /** The version this change was made on; 0 before anybody changed it. */
+  @IsInt() @Min(0) version!: number;
+  @ValidateNested() @Type(() => Practice) practice!: Practice;
 }
 
-export class AddLogEntry {
-  @IsUUID() id!: string;
-  @IsIn(logKinds) kind!: LogKind;
-  /** An end (`main.a`), a piece (`main`), a joint (`main>antenna`), or empty for the run. */
-  @IsString() @MaxLength(90) about!: string;
-  @IsString() @MaxLength(500) text!: string;
-  @IsString() @MaxLength(60) by!: string;
+/** How far a card or a batch is; the newest stands, whichever device it comes from. */
+export class KeepProgress {
   @IsISO8601({ strict: true }) at!: string;
-  /** Of an entry about an end: the same in figures. */
-  @IsOptional() @ValidateNested() @Type(() => EndRecord) end?: EndRecord;
-  /** Of a reading while a piece was trimmed. */
-  @IsOptional() @ValidateNested() @Type(() => TrimRecord) trim?: TrimRecord;
-  /** Of a power step. */
-  @IsOptional() @ValidateNested() @Type(() => PowerRecord) power?: PowerRecord;
+  /** Empty when the work is done or given up. */
+  @IsOptional() @IsObject() body?: object;
 }
 
-/** One entry of the shop’s own catalogue; core’s `readShopEntry` checks its data by its kind. */
+/** One entry of the shop’s own catalogue; `readShopEntry` checks its data by its kind. */
 export class PutShopEntry {
   /** The version this change was made on; 0 for a new entry. */
   @IsInt() @Min(0) version!: number;
@@ -116,11 +97,11 @@ export class ImportShop {
 }
 
 /** More points than any bench analyser sweeps; larger files are thinned before they are sent. */
-export const MOST_KEPT_POINTS = 10_001;
+export const MAX_KEPT_POINTS = 10_001;
 
 const samples = (): PropertyDecorator => (target, property) => {
   IsArray()(target, property);
-  ArrayMaxSize(MOST_KEPT_POINTS)(target, property);
+  ArrayMaxSize(MAX_KEPT_POINTS)(target, property);
   IsNumber({ allowNaN: false, allowInfinity: false }, { each: true })(target, property);
 };
 
@@ -138,8 +119,6 @@ export class AddTrace {
   @IsIn(farEnds) far!: FarEndKind;
   /** Did it rain before? Water shows afterwards. */
   @IsBoolean() rained!: boolean;
-  /** The first accepted proof, with which later ones are compared. */
-  @IsBoolean() birth!: boolean;
   @IsString() @MaxLength(60) by!: string;
   @IsISO8601({ strict: true }) at!: string;
   @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0.001) @Max(1e6) referenceOhm!: number;
@@ -148,42 +127,6 @@ export class AddTrace {
   @IsOptional() @ValidateNested() @Type(() => TraceSeries) s21?: TraceSeries;
   @IsOptional() @ValidateNested() @Type(() => TraceSeries) s12?: TraceSeries;
   @IsOptional() @ValidateNested() @Type(() => TraceSeries) s22?: TraceSeries;
-}
-
-export const JOB_FILE_SCHEMA = 'kobran-job/1';
-
-export class JobFileRun {
-  @IsObject() design!: object;
-  @IsArray()
-  @ArrayMaxSize(5000)
-  @ValidateNested({ each: true })
-  @Type(() => AddReading)
-  readings!: AddReading[];
-  @IsArray() @ArrayMaxSize(5000) @ValidateNested({ each: true }) @Type(() => AddLogEntry) log!: AddLogEntry[];
-  /** Sweeps; files of before they were kept have none. */
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(500)
-  @ValidateNested({ each: true })
-  @Type(() => AddTrace)
-  traces?: AddTrace[];
-}
-
-/** A whole job as one open JSON file. */
-export class JobFile {
-  @IsIn([JOB_FILE_SCHEMA], { message: `schema must be “${JOB_FILE_SCHEMA}”` }) schema!: string;
-  @IsISO8601() exportedAt!: string;
-  @IsString() @Length(1, 120) name!: string;
-  @IsString() @MaxLength(200) site!: string;
-  @ValidateNested() @Type(() => Practice) practice!: Practice;
-  /** Own catalogue entries which the designs name, so that the file stands by itself. */
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(1000)
-  @ValidateNested({ each: true })
-  @Type(() => ShopFileEntry)
-  catalog?: ShopFileEntry[];
-  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => JobFileRun) runs!: JobFileRun[];
 }
 
 /** Which strip gauges to print, and in which units. */
@@ -196,7 +139,7 @@ export class GaugeSheetQuery {
 /** Labels for several of one assembly. */
 export class LabelSheetQuery {
   @IsString() @Length(1, 40) piece!: string;
-  @Type(() => Number) @IsInt() @Min(1) @Max(MOST_IN_BATCH) count!: number;
+  @Type(() => Number) @IsInt() @Min(1) @Max(MAX_IN_BATCH) count!: number;
 }
 
 /** An instrument connected by its address. */
@@ -224,7 +167,7 @@ export class PutOnBench {
 export class SweepSetup {
   @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(1e4) @Max(100e9) startHz!: number;
   @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(1e4) @Max(100e9) stopHz!: number;
-  @IsInt() @Min(2) @Max(MOST_KEPT_POINTS) points!: number;
+  @IsInt() @Min(2) @Max(MAX_KEPT_POINTS) points!: number;
   @IsInt() @Min(1) @Max(100) averages!: number;
   @IsIn([1, 2]) ports!: 1 | 2;
 }
@@ -258,7 +201,9 @@ export class BookedPiece {
   @IsUUID() id!: string;
   @IsUUID() runId!: string;
   @IsString() @Length(1, 40) pieceId!: string;
-  @IsString() @MaxLength(500) text!: string;
+  /** Between the two cut ends, m, and the reel it comes from. */
+  @IsOptional() @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0.001) @Max(10_000) lengthM?: number;
+  @IsOptional() @IsString() @Length(1, 80) reel?: string;
 }
 
 /** A reel as it was when the plan was made. */

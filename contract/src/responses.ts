@@ -3,16 +3,22 @@ import type {
   BenchHands,
   Design,
   EndOutcome,
+  Facts,
   InstrumentKind,
-  LogEntry,
   Practice,
   Problem,
-  Reading,
+  Sheet,
   ShopEntry,
   TrimRecord,
 } from '@kobran/core';
 
 /** What the server answers. */
+
+/** Stored, and refused by the rules: set aside as it is, with what is wrong. */
+export interface Damaged {
+  id: string;
+  message: string;
+}
 
 export interface JobSummary {
   id: string;
@@ -23,6 +29,8 @@ export interface JobSummary {
   /** ISO 8601; null while the job is not deleted. */
   deletedAt: string | null;
   runCount: number;
+  /** What of it cannot be read. */
+  damaged?: Damaged[];
 }
 
 export interface RunDocument {
@@ -30,13 +38,31 @@ export interface RunDocument {
   jobId: string;
   version: number;
   design: Design;
-  readings: Reading[];
-  log: LogEntry[];
+  facts: Facts;
   deletedAt: string | null;
+  /** Facts which cannot be read. */
+  damaged?: Damaged[];
 }
+
+/** What Kobran says of a run, without the samples along the ruler and the sweep. */
+export type RunSheet = Omit<Sheet, 'ruler' | 'sweep'>;
 
 export interface JobDocument extends JobSummary {
   runs: RunDocument[];
+}
+
+/** How the shop works, with the version it stands at. */
+export interface ShopPracticeDocument {
+  version: number;
+  practice: Practice;
+}
+
+/** How far a card or a batch is. */
+export interface ProgressDocument {
+  key: string;
+  at: string;
+  /** Nothing when the work is done or given up. */
+  body?: object;
 }
 
 /** An entry of the shop with the version it stands at. */
@@ -45,6 +71,8 @@ export type StoredShopEntry = ShopEntry & { version: number };
 /** Everything the shop has added to the catalogue. */
 export interface ShopDocument {
   entries: StoredShopEntry[];
+  /** Entries which cannot be read. */
+  damaged?: Damaged[];
 }
 
 export interface Health {
@@ -71,7 +99,10 @@ export interface LoggedEnd extends EndOutcome {
 }
 
 /** A trace as it is kept. */
-export type StoredTrace = AddTrace;
+export interface StoredTrace extends AddTrace {
+  /** The first accepted proof, with which later ones are compared: one for each assembly and one for the run. */
+  birth: boolean;
+}
 
 /** A resonance read on any piece of the shop, with where and when. */
 export type LoggedTrim = TrimRecord & { runId: string; about: string; at: string };

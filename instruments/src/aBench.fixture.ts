@@ -1,4 +1,5 @@
-import { BENCH_SCHEMA, readBench, type ReadBench } from '@kobran/core';
+import { readBench } from '@kobran/contract';
+import { BENCH_SCHEMA, type ReadBench } from '@kobran/core';
 
 const design = {
   schema: 'kobran-design/1',

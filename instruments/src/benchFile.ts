@@ -1,4 +1,5 @@
-import { readBench, type ReadBench } from '@kobran/core';
+import { readBench } from '@kobran/contract';
+import type { ReadBench } from '@kobran/core';
 import { readFileSync, statSync } from 'node:fs';
 import { ScpiError } from './scpi/errors.js';
 

@@ -24,8 +24,11 @@ program
     const model = makeInstrument(kind, benchFile(options.bench), options.seed);
     const { port } = await serve(model, options.port);
     process.stdout.write(`${kind} is at 127.0.0.1:${port}\n`);
-    // Started by a server, it ends with it.
-    if (process.channel) process.on('disconnect', () => process.exit(0));
+    // Started by a server, it tells its port over the process channel and ends with it.
+    if (process.send) {
+      process.send({ port });
+      process.on('disconnect', () => process.exit(0));
+    }
   });
 
 await program.parseAsync();

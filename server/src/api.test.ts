@@ -112,30 +112,27 @@ describe('runs', () => {
     );
   });
 
-  it('readings and log are kept once, over range as null', async () => {
+  it('facts are kept once, over range as null', async () => {
     const reading = {
       id: randomUUID(),
+      kind: 'reading',
       pieceId: 'main',
       expectation: 'insulation',
       value: null,
       by: 'Wenna',
       at: '2026-11-20T10:00:00.000Z',
     };
-    const entry = {
+    const sealed = {
       id: randomUUID(),
       kind: 'sealed',
-      about: 'main>antenna',
-      text: 'two passes',
+      jointId: 'main>antenna',
       by: 'Joss',
       at: '2026-11-20T11:00:00.000Z',
     };
-    for (const _ of [1, 2]) {
-      await api().post(`/api/runs/${demoRun.id}/readings`).send(reading).expect(204);
-      await api().post(`/api/runs/${demoRun.id}/log`).send(entry).expect(204);
-    }
-    const { readings, log } = await run();
-    expect(readings.filter(({ id }) => id === reading.id)).toEqual([reading]);
-    expect(log.filter(({ id }) => id === entry.id)).toEqual([entry]);
+    for (const sent of [reading, sealed, reading, sealed])
+      await api().post(`/api/runs/${demoRun.id}/facts`).send(sent).expect(204);
+    const { facts } = await run();
+    for (const sent of [reading, sealed]) expect(facts.filter(({ id }) => id === sent.id)).toEqual([sent]);
   });
 
   it('tells its sheet', async () => {
@@ -233,7 +230,7 @@ describe('the job file', () => {
     const copy = (await api().post('/api/jobs/import').send(file).expect(201)).body as JobDocument;
     expect(copy.id).not.toBe(brackwater.id);
     expect(copy.runs.map(({ design }) => design)).toEqual(file.runs.map(({ design }) => design));
-    expect(copy.runs[0].log.length).toBe(file.runs[0].log.length);
+    expect(copy.runs[0].facts.length).toBe(file.runs[0].facts.length);
   });
 
   it('a damaged file is refused whole', async () => {

@@ -1,4 +1,4 @@
-import { Module, type DynamicModule } from '@nestjs/common';
+import { Global, Module, type DynamicModule } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { NextFunction, Request, Response } from 'express';
@@ -11,62 +11,54 @@ import type { Config } from './config.js';
 import { openDatabase, type OpenDatabase } from './database/database.js';
 import { DatabaseModule } from './database/database.module.js';
 import { seedDemo } from './demo/seedDemo.js';
-import { CuttingController } from './cutting/cutting.controller.js';
-import { CuttingService } from './cutting/cutting.service.js';
-import { EndsController } from './ends/ends.controller.js';
-import { EndsService } from './ends/ends.service.js';
+import { CuttingModule } from './cutting/cutting.module.js';
 import { ProblemFilter } from './errors/problem.filter.js';
 import { contractPipe } from './errors/validation.js';
-import { JobFileController } from './files/jobFile.controller.js';
-import { JobFileService } from './files/jobFile.service.js';
-import { HealthController } from './health.controller.js';
-import { BenchController, InstrumentsController } from './instruments/instruments.controller.js';
-import { InstrumentsService, PLACES } from './instruments/instruments.service.js';
-import { JobsController } from './jobs/jobs.controller.js';
-import { JobsService } from './jobs/jobs.service.js';
+import { HealthModule } from './health/health.module.js';
+import { InstrumentsModule } from './instruments/instruments.module.js';
+import { PLACES } from './instruments/places.js';
+import { JobsModule } from './jobs/jobs.module.js';
 import { serveOpenApi } from './openapi.js';
-import { RunsController } from './runs/runs.controller.js';
-import { RunsService } from './runs/runs.service.js';
-import { SheetsController } from './sheets/sheets.controller.js';
-import { SheetsService } from './sheets/sheets.service.js';
-import { TracesController } from './traces/traces.controller.js';
-import { TracesService } from './traces/traces.service.js';
-import { ShopController } from './shop/shop.controller.js';
-import { ShopService } from './shop/shop.service.js';
+import { PracticeModule } from './practice/practice.module.js';
+import { ProgressModule } from './progress/progress.module.js';
+import { ReportsModule } from './reports/reports.module.js';
+import { RunsModule } from './runs/runs.module.js';
+import { ShopModule } from './shop/shop.module.js';
+import { TracesModule } from './traces/traces.module.js';
 
 /** A job file with its sweeps; anything else is far smaller. */
 const BODY_LIMIT = '16mb';
+
+@Global()
+@Module({})
+class PlacesModule {
+  static with(config: Config): DynamicModule {
+    return {
+      module: PlacesModule,
+      providers: [{ provide: PLACES, useValue: config }],
+      exports: [PLACES],
+    };
+  }
+}
 
 @Module({})
 class AppModule {
   static with(database: OpenDatabase, config: Config): DynamicModule {
     return {
       module: AppModule,
-      imports: [DatabaseModule.with(database)],
-      controllers: [
-        BenchController,
-        CuttingController,
-        EndsController,
-        HealthController,
-        InstrumentsController,
-        JobFileController,
-        JobsController,
-        RunsController,
-        SheetsController,
-        ShopController,
-        TracesController,
-      ],
-      providers: [
-        CuttingService,
-        EndsService,
-        InstrumentsService,
-        JobFileService,
-        JobsService,
-        RunsService,
-        SheetsService,
-        ShopService,
-        TracesService,
-        { provide: PLACES, useValue: config },
+      imports: [
+        DatabaseModule.with(database),
+        PlacesModule.with(config),
+        CuttingModule,
+        HealthModule,
+        InstrumentsModule,
+        JobsModule,
+        PracticeModule,
+        ProgressModule,
+        ReportsModule,
+        RunsModule,
+        ShopModule,
+        TracesModule,
       ],
     };
   }

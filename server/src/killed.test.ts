@@ -64,7 +64,7 @@ it('killed at any moment, it comes back with everything it acknowledged', async 
     by: 'Wenna',
     at: new Date().toISOString(),
   };
-  const logged = await fetch(`${address}/api/runs/${runId}/log`, {
+  const logged = await fetch(`${address}/api/runs/${runId}/facts`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(entry),
@@ -76,7 +76,7 @@ it('killed at any moment, it comes back with everything it acknowledged', async 
   const after = await read(address);
   expect(after.version).toBe(acknowledged);
   expect(after.design.name).toBe('Write 4');
-  expect(after.log.map(({ text }) => text)).toContain('before the lights went out');
+  expect(after.facts).toContainEqual(entry);
   expect(await kill('SIGTERM')).toBe(0);
 });
 

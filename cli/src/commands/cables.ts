@@ -1,21 +1,21 @@
-import { cableChoice, evaluate, type Assembly } from '@kobran/core';
+import { assembliesOf, cableChoice, evaluate } from '@kobran/core';
 import type { Command } from 'commander';
-import { checkedDesign, InputProblem, type Desk } from '../desk.js';
+import { InputProblem, type Desk } from '../desk.js';
+import { readWork } from '../work.js';
 
-export function cablesCommand(kobran: Command, { print, refuse, catalog, readJson }: Desk): void {
+export function cablesCommand(kobran: Command, desk: Desk): void {
+  const { print, refuse } = desk;
   kobran
     .command('cables')
-    .argument('<design>', 'a design as JSON; - reads standard input')
+    .argument('<file>', 'a design or a job file as JSON; - reads standard input')
+    .option('--run <name>', 'of a job file: which run, by its name or its number')
     .option('--piece <id>', 'the assembly to choose for; without it, the longest')
     .description('Print all cables side by side for one assembly of a run, with the reasons against each.')
     .addHelpText('after', '\nExample:\n  npx kobran cables docs/examples/vhf-outdoor.json')
-    .action(async (path: string, { piece: wanted }: { piece?: string }) => {
-      const shelf = await catalog();
-      const design = checkedDesign(await readJson(path), shelf);
-      const piece = design.pieces
-        .filter(
-          (one): one is Assembly => one.kind === 'assembly' && (wanted === undefined || one.id === wanted),
-        )
+    .action(async (path: string, { piece: wanted, run }: { piece?: string; run?: string }) => {
+      const { design, catalog, facts, practice } = await readWork(desk, path, run);
+      const piece = assembliesOf(design)
+        .filter(({ id }) => wanted === undefined || id === wanted)
         .sort((x, y) => y.lengthM - x.lengthM)
         .at(0);
       if (!piece) {
@@ -29,7 +29,12 @@ export function cablesCommand(kobran: Command, { print, refuse, catalog, readJso
           },
         ]);
       }
-      const { rows, basis } = cableChoice(design, piece, evaluate(design, shelf), shelf);
+      const { rows, basis } = cableChoice(
+        design,
+        piece,
+        evaluate(design, catalog, { facts, practice }),
+        catalog,
+      );
       print({
         piece: piece.id,
         basis,

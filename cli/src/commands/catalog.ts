@@ -1,6 +1,6 @@
-import { catalogEntries, catalogToCsv, catalogToJson } from '@kobran/core';
+import { catalogEntries } from '@kobran/core';
 import { Option, type Command } from 'commander';
-import type { Desk } from '../desk.js';
+import { rules, type Desk } from '../desk.js';
 
 export function catalogCommand(kobran: Command, { printText, catalog }: Desk): void {
   kobran
@@ -12,6 +12,7 @@ export function catalogCommand(kobran: Command, { printText, catalog }: Desk): v
       '\nExample:\n  npx kobran catalog --format csv\n  npx kobran --catalog docs/examples/own-catalog.csv fit grey-drum',
     )
     .action(async ({ format }: { format: 'json' | 'csv' }) => {
+      const { catalogToCsv, catalogToJson } = await rules();
       const entries = catalogEntries(await catalog());
       printText(format === 'csv' ? `${catalogToCsv(entries)}\n` : catalogToJson(entries));
     });

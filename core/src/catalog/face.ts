@@ -21,6 +21,16 @@ export type FaceCode = string;
 /** Standard polarity: the plug has the pin. Reverse polarity swaps the contact only. */
 export const isReverse = (face: Face): boolean => (face.body === 'plug') !== (face.contact === 'pin');
 
+/** Is this the code of a face of this series, of any body, polarity and impedance? */
+export const isOfSeries = (code: FaceCode, series: SeriesId): boolean => faces.get(code)?.series === series;
+
+/** The face a face is made for: the other body with the other contact, of the same series and impedance. */
+export const opposite = (face: Face): Face => ({
+  ...face,
+  body: face.body === 'plug' ? 'jack' : 'plug',
+  contact: face.contact === 'pin' ? 'socket' : 'pin',
+});
+
 /** The series of a face: its dimensions and limits. */
 export const seriesOf = (face: Face): Series => seriesById[face.series];
 

@@ -1,3 +1,4 @@
+export { PHASE_TOLERANCE_DEG, SET_SPREAD_DEG } from './tolerance.js';
 export {
   SHOP_CONSTANT_FT_MHZ,
   compareSchools,

@@ -1,4 +1,5 @@
 import type { Cable } from '../catalog/index.js';
+import { SET_SPREAD_DEG } from './tolerance.js';
 
 /** A finished or half-finished piece of a set, as it was read. */
 export interface SetMember {
@@ -17,6 +18,8 @@ export interface SetSpread {
   degrees: number;
   seconds: number;
   sigmaDegrees: number;
+  /** Are they alike enough to be used together? */
+  alike: boolean;
   /** Each against the mean, degrees. */
   members: { name: string; degrees: number }[];
   /** What speaks against it, in words. */
@@ -41,6 +44,7 @@ export function setSpread(members: readonly SetMember[], frequencyHz: number): S
     degrees: inDegrees(seconds),
     seconds,
     sigmaDegrees: inDegrees(sigma),
+    alike: inDegrees(seconds) <= SET_SPREAD_DEG,
     members: members.map(({ name, delayS }) => ({ name, degrees: inDegrees(delayS - mean) })),
     against: against(members),
     notes: notes(members),

@@ -20,10 +20,10 @@ export function parseElectrical(text: string, frequencyHz: number): Result<numbe
   return degrees.ok ? within(degrees.value, text) : degrees;
 }
 
-const MOST_DEGREES = 36_000;
+const MAX_DEGREES = 36_000;
 
 const within = (degrees: number, text: string): Result<number> =>
-  degrees >= 0.1 && degrees <= MOST_DEGREES
+  degrees >= 0.1 && degrees <= MAX_DEGREES
     ? ok(degrees)
     : fail(
         'electrical.range',

@@ -39,7 +39,7 @@ const KEPT_SIGMAS = 4.5;
 /** Of a first reading only this share is cut. Handbook rule. */
 const FIRST_SHARE = 0.8;
 /** Velocity factors differ by no more from a lot's own; beyond it the wrong resonance was read. */
-const MOST_VELOCITY_ERROR = 0.04;
+const MAX_VELOCITY_ERROR = 0.04;
 
 /** What is left between a piece and its goal, each ± one standard deviation. */
 export interface Residual {
@@ -164,7 +164,7 @@ function doubtOf(goal: TrimGoal, reading: TrimReading): Extract<TrimAdvice, { ki
   const speedWith = (order: number): number =>
     reading.lengthM / ((delayOfResonance({ ...reading, order }) - goal.nearS) * SPEED_OF_LIGHT);
   const fits = (order: number): boolean =>
-    Math.abs(speedWith(order) / goal.velocityFactor - 1) <= MOST_VELOCITY_ERROR;
+    Math.abs(speedWith(order) / goal.velocityFactor - 1) <= MAX_VELOCITY_ERROR;
   if (fits(reading.order)) return undefined;
   const order = [1, 2, 3, 4, 5, 6, 7, 8].find(fits);
   const found = speedWith(reading.order);

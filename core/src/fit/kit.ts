@@ -171,7 +171,7 @@ interface KitProgram {
 }
 
 /** Copies a chain can take of one adapter. */
-const MOST_COPIES = 3;
+const MAX_COPIES = 3;
 
 /**
  * Chains are chosen by continuous variables: with whole copies any chain with a share is one the kit can make, so nothing
@@ -200,7 +200,7 @@ function programOf(
     const takers = new Map<string, string[]>();
     for (const [k, chain] of chains.entries()) {
       for (const [id, count] of usesOf(chain)) {
-        for (let copy = 1; copy <= Math.min(count, MOST_COPIES); copy++) {
+        for (let copy = 1; copy <= Math.min(count, MAX_COPIES); copy++) {
           const name = copyName(id, copy);
           takers.set(name, [...(takers.get(name) ?? []), choices[k]]);
         }

@@ -3,7 +3,7 @@ import { stepBlocked } from './card.js';
 import type { Step } from './recipe.js';
 
 /** More pieces than anyone lays on a bench at once. */
-export const MOST_IN_BATCH = 50;
+export const MAX_IN_BATCH = 50;
 
 /** Several of the same end made side by side: each step is done on every piece before the next one begins. */
 export interface Batch {
@@ -96,6 +96,3 @@ export const stepBack = (batch: Batch): Batch => ({ ...batch, step: Math.max(0, 
 /** Is every piece which did not fail signed off? */
 export const batchFinished = (batch: Batch, card: Card): boolean =>
   piecesOf(batch).every((piece) => isDone(batch, card.steps[card.steps.length - 1], piece));
-
-/** What a batch's piece is called in the log: `jumper.a#3`. */
-export const batchEndId = (endId: string, piece: number): string => `${endId}#${piece}`;

@@ -6,8 +6,7 @@ export {
   type AssemblyQuestion,
 } from './assemblyDrill.js';
 export {
-  MOST_IN_BATCH,
-  batchEndId,
+  MAX_IN_BATCH,
   batchFinished,
   failPiece,
   freshBatch,

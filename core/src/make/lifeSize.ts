@@ -5,7 +5,7 @@ export const ID1_CARD_MM = { width: 85.6, height: 53.98 };
 
 /** Screens have between these many pixels to the millimetre; beyond it something else than a card was held up. */
 const LEAST_PX_PER_MM = 1.5;
-const MOST_PX_PER_MM = 20;
+const MAX_PX_PER_MM = 20;
 
 /** How large this screen draws. */
 export interface ScreenScale {
@@ -23,7 +23,7 @@ export interface ScreenScale {
  */
 export function scaleFromCard(longSidePx: number, pixelRatio: number): Result<ScreenScale> {
   const pxPerMm = longSidePx / ID1_CARD_MM.width;
-  if (!(pxPerMm >= LEAST_PX_PER_MM && pxPerMm <= MOST_PX_PER_MM))
+  if (!(pxPerMm >= LEAST_PX_PER_MM && pxPerMm <= MAX_PX_PER_MM))
     return fail(
       'screen.no-card',
       `That would be ${pxPerMm.toFixed(1)} pixels to the millimetre, which no screen has.`,

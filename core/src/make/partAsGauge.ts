@@ -1,9 +1,10 @@
+import { isOfSeries } from '../catalog/index.js';
 import type { Part, Style } from '../catalog/index.js';
 
 /** How each style is marked by holding the part against the cable: usable by touch. Common practice, no source. */
 const byTouch: Record<Style, (part: Part) => string> = {
   crimp: ({ proudMm, face }) =>
-    face.startsWith('f-')
+    isOfSeries(face, 'f')
       ? 'Hold the bladed tool’s stop against the cut end; its two blades are the gauge.'
       : proudMm > 0
         ? `Lay the connector beside the cable, its tip ${proudMm} mm short of the cut end. The jacket ends where the neck ends.`

@@ -1,1 +1,2 @@
-export { CausePrior, Practice, REMAKE_M, defaultPractice, makeSchools } from './practice.js';
+export { REMAKE_M, defaultPractice, makeSchools } from './practice.js';
+export type { CausePrior, Practice } from './practice.js';

@@ -158,7 +158,7 @@ export interface EchoPeak {
 }
 
 /** Loss beyond which an echo is not corrected any further, dB there and back: noise would be blown up to a fault. */
-const MOST_CORRECTION_DB = 40;
+const MAX_CORRECTION_DB = 40;
 
 /** The echo at its place, corrected for the loss on the way; both arrays have one entry per delay within the range asked for. */
 export function onRuler(
@@ -169,7 +169,7 @@ export function onRuler(
   const last = delayS.findIndex((seconds) => distanceAt(ruler, seconds) > toM);
   const count = last < 0 ? delayS.length : last;
   const corrected = (k: number): number =>
-    magnitude[k] * 10 ** (Math.min(MOST_CORRECTION_DB, 2 * lossAt(ruler, delayS[k])) / 20);
+    magnitude[k] * 10 ** (Math.min(MAX_CORRECTION_DB, 2 * lossAt(ruler, delayS[k])) / 20);
   return {
     distanceM: Float64Array.from({ length: count }, (_, k) => distanceAt(ruler, delayS[k])),
     magnitude: Float64Array.from({ length: count }, (_, k) => corrected(k)),
@@ -185,7 +185,7 @@ export function isUnexpected(peak: EchoPeak, predicted: Echo, ruler: DelayRuler)
   const middle = Math.round(peak.delayS / step);
   const reach = Math.max(1, Math.round(predicted.resolutionS / step / 2));
   const near = predicted.magnitude.subarray(Math.max(0, middle - reach), middle + reach + 1);
-  const size = Math.max(...near) * 10 ** (Math.min(MOST_CORRECTION_DB, 2 * lossAt(ruler, peak.delayS)) / 20);
+  const size = Math.max(...near) * 10 ** (Math.min(MAX_CORRECTION_DB, 2 * lossAt(ruler, peak.delayS)) / 20);
   return peak.returnLossDb < -20 * Math.log10(size) - UNEXPECTED_DB;
 }
 
@@ -203,7 +203,7 @@ export function echoPeaks(echo: Echo, ruler: DelayRuler, leastDb: number): EchoP
     const from = Math.max(0, k - reach);
     if (magnitude.subarray(from, k + reach + 1).some((other) => other > magnitude[k])) continue;
     const seconds = delayS[k] + step * vertex(magnitude, k);
-    const size = magnitude[k] * 10 ** (Math.min(MOST_CORRECTION_DB, 2 * lossAt(ruler, seconds)) / 20);
+    const size = magnitude[k] * 10 ** (Math.min(MAX_CORRECTION_DB, 2 * lossAt(ruler, seconds)) / 20);
     const returnLossDb = -20 * Math.log10(size);
     if (returnLossDb < leastDb)
       peaks.push({ delayS: seconds, distanceM: distanceAt(ruler, seconds), returnLossDb });

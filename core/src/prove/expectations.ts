@@ -12,6 +12,10 @@ export interface Expectation {
   /** For people: `Insertion loss at 452.3 MHz`. */
   name: string;
   how: string;
+  /** What has to be on the far end while it is read. */
+  far: 'open' | 'short' | 'load';
+  /** Where loss is read, Hz. */
+  frequencyHz?: number;
   expected: Figure;
   /** A reading outside is a fail; limits in the unit of `expected`. */
   least: number;
@@ -47,6 +51,7 @@ export function expectations(cable: Cable, lengthM: number, frequenciesHz: reado
       test: 'loop resistance',
       name: 'Loop resistance',
       how: `Join pin and shell at the far end, measure at the near one. Zero the meter’s leads first.`,
+      far: 'short',
       expected: figure(
         loop,
         'ohm',
@@ -61,6 +66,7 @@ export function expectations(cable: Cable, lengthM: number, frequenciesHz: reado
       test: 'insulation',
       name: 'Insulation, pin to shell',
       how: 'Both ends open and dry; hold the leads by their handles.',
+      far: 'open',
       expected: figure(Infinity, 'ohm', 'common practice, no source: above 100 MΩ when dry'),
       least: DRY_OHM,
       most: Infinity,
@@ -73,6 +79,8 @@ export function expectations(cable: Cable, lengthM: number, frequenciesHz: reado
         test: 'insertion loss',
         name: `Insertion loss at ${formatFrequency(frequencyHz)}`,
         how: 'Through, from end to end, or half the return loss with the far end open.',
+        far: 'load',
+        frequencyHz,
         expected: figure(loss, 'dB', `k1·√f + k2·f of ${cable.name} (${cable.source})`, tolerance),
         least: Math.max(0, loss - tolerance),
         most: loss + tolerance,

@@ -3,7 +3,8 @@ export { expectations, judge } from './expectations.js';
 export type { Expectation, ReadingJudgement, ReadingVerdict, Test } from './expectations.js';
 export { bothEnds, judgePowerSteps, type BothEnds, type PowerStep } from './powerSteps.js';
 export { unitDoubt, type UnitDoubt } from './unitDoubt.js';
-export { MOST_TRACE_POINTS, readTouchstone, writeTouchstone, type ReadTrace } from './touchstone/index.js';
+export { MAX_TRACE_POINTS, readTouchstone, writeTouchstone, type ReadTrace } from './touchstone/index.js';
+export { lossOneWay } from './lossOneWay.js';
 export { magnitudes, portPairs, thinned, type PortPair, type Trace } from './trace.js';
 export {
   delayAt,

@@ -1,4 +1,4 @@
-export { fail, ok, type Problem, type Result } from './result.js';
+export { fail, isObject, ok, type Problem, type Result } from './result.js';
 export { METRES_PER_FOOT, METRES_PER_INCH, formatLength, parseLength } from './length.js';
 export type { LengthStyle, LengthUnit, UnitSystem } from './length.js';
 export { parseCelsius } from './celsius.js';
@@ -10,4 +10,3 @@ export { formatDecibels, parseDecibels } from './decibel.js';
 export { formatResistance, parseResistance } from './resistance.js';
 export { figure, formatFigure, formatSpread } from './figure.js';
 export type { Figure, FigureUnit } from './figure.js';
-export { isObject, problemsOf, readAs } from './validation.js';

@@ -21,3 +21,7 @@ export const fail = (
   where: string,
   remedy: string,
 ): { ok: false; problem: Problem } => ({ ok: false, problem: { code, message, where, remedy } });
+
+/** Is it a plain object, not an array? */
+export const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);

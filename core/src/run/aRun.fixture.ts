@@ -1,9 +1,10 @@
-import { catalog } from '../catalog/index.js';
+import { catalog, type Catalog } from '../catalog/index.js';
 import type { AnyPiece, Design, Service } from './design/design.js';
 import { DESIGN_SCHEMA } from './design/design.js';
-import { evaluate } from './evaluate.js';
-import type { Facts } from './facts/facts.js';
-import type { Sheet } from './sheet/sheet.js';
+import { evaluate, type Sheet } from './evaluate.js';
+import { noFacts } from './facts/facts.js';
+import { defaultPractice, type Practice } from '../practice/index.js';
+import type { Fact, FactBody, Facts } from './facts/kinds.js';
 import type { Snag } from './snags/snag.js';
 import { applyChange } from './design/change.js';
 
@@ -63,12 +64,27 @@ export const anOutdoorRun = (over: Parameters<typeof aRun>[0] = {}): Design =>
     ...over,
   });
 
-export const sheetOf = (design: Design, facts?: Facts): Sheet =>
-  evaluate(design, catalog, facts ? { facts } : {});
+export const sheetOf = (
+  design: Design,
+  facts: Facts = noFacts,
+  practice: Practice = defaultPractice,
+): Sheet => evaluate(design, catalog, { facts, practice });
 
-/** The snags of one rule. */
-export const snagsOf = (design: Design, rule: string, facts?: Facts): Snag[] =>
-  sheetOf(design, facts).snags.filter(({ id }) => id.startsWith(`${rule}@`));
+/** What one rule has against a run. *//** What one rule has against a run. */
+export const snagsOf = (design: Design, rule: string, facts?: Facts, practice?: Practice): Snag[] =>
+  sheetOf(design, facts, practice).snags.filter((snag) => snag.rule === rule);
+
+/** A fact by somebody at some moment. */
+export const fact = (body: FactBody, at = '2026-11-03T09:00:00Z'): Fact => ({
+  ...body,
+  id: JSON.stringify(body) + at,
+  by: 'Wenna',
+  at,
+});
+
+/** With a catalogue instead of the shipped one. */
+export const sheetWith = (own: Catalog, design: Design): Sheet =>
+  evaluate(design, own, { facts: noFacts, practice: defaultPractice });
 
 /** Applies one remedy of the rule's first snag and tells whether the snag is gone. */
 export function mends(design: Design, rule: string, remedy: number): boolean {

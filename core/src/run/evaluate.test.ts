@@ -1,23 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { catalog } from '../catalog/index.js';
-import { anOutdoorRun, aRun, cable, sheetOf } from './aRun.fixture.js';
-import { noFacts, type LogEntry, type Reading } from './facts/facts.js';
-import { evaluate } from './index.js';
+import { anOutdoorRun, aRun, cable, fact, sheetOf } from './aRun.fixture.js';
+import { noFacts } from './facts/facts.js';
+import type { Fact, Facts } from './facts/kinds.js';
 
-const log = (kind: LogEntry['kind'], about: string): LogEntry => ({
-  id: `${kind}${about}`,
-  kind,
-  about,
-  text: '',
-  by: 'Wenna',
-  at: '2026-11-03T09:00:00Z',
-});
-const reading = (
-  pieceId: string,
-  expectation: string,
-  value: number | null,
-  at = '2026-11-03T09:00:00Z',
-): Reading => ({ id: at + expectation, pieceId, expectation, value, by: 'Joss', at });
+const reading = (pieceId: string, expectation: string, value: number | null, at?: string): Fact =>
+  fact({ kind: 'reading', pieceId, expectation, value }, at);
 
 describe('the sheet of a run', () => {
   it('answers in a sentence', () => {
@@ -60,7 +47,7 @@ describe('the sheet of a run', () => {
   it('is pure: the same in, the same out, and the design untouched', () => {
     const design = anOutdoorRun();
     const before = JSON.stringify(design);
-    expect(evaluate(design, catalog)).toEqual(evaluate(design, catalog));
+    expect(sheetOf(design)).toEqual(sheetOf(design));
     expect(JSON.stringify(design)).toBe(before);
   });
 
@@ -72,9 +59,9 @@ describe('the sheet of a run', () => {
 });
 
 describe('stages follow from facts', () => {
-  const states = (facts = noFacts) =>
+  const states = (facts: Facts = noFacts) =>
     Object.fromEntries(
-      evaluate(anOutdoorRun(), catalog, { facts }).stages.map(({ id, state }) => [id, state]),
+      sheetOf(anOutdoorRun(), facts).stages.map(({ id, state }) => [id, state]),
     );
 
   it('before anything is done', () => {
@@ -91,11 +78,11 @@ describe('stages follow from facts', () => {
   });
 
   it('one end made is work in progress; both ends of a piece mean it is cut', () => {
-    expect(states({ readings: [], log: [log('end made', 'in.a')] })).toMatchObject({
+    expect(states([fact({ kind: 'end made', endId: 'in.a' })])).toMatchObject({
       make: 'in work',
       cut: 'not started',
     });
-    expect(states({ readings: [], log: [log('end made', 'in.a'), log('end made', 'in.b')] })).toMatchObject({
+    expect(states([fact({ kind: 'end made', endId: 'in.a' }), fact({ kind: 'end made', endId: 'in.b' })])).toMatchObject({
       make: 'in work',
       cut: 'in work',
     });
@@ -103,26 +90,26 @@ describe('stages follow from facts', () => {
 
   it('a failed reading is a snag of the proof; a better one later clears it', () => {
     const bad = reading('in', 'loop', 40);
-    expect(states({ readings: [bad], log: [] })).toMatchObject({ prove: 'snags' });
+    expect(states([bad])).toMatchObject({ prove: 'snags' });
     expect(
-      states({ readings: [bad, reading('in', 'loop', 0.02, '2026-11-04T09:00:00Z')], log: [] }),
+      states([bad, reading('in', 'loop', 0.02, '2026-11-04T09:00:00Z')]),
     ).toMatchObject({ prove: 'in work' });
   });
 
   it('done, joint by joint, to the hand-over', () => {
-    const sheet = evaluate(anOutdoorRun(), catalog);
-    const done: LogEntry[] = [
-      ...sheet.ends.map(({ id }) => log('end made', id)),
-      ...sheet.wraps.map(({ jointId }) => log('sealed', jointId)),
-      log('routed', ''),
-      log('bonded', ''),
+    const sheet = sheetOf(anOutdoorRun());
+    const done: Fact[] = [
+      ...sheet.ends.map(({ id }) => fact({ kind: 'end made', endId: id })),
+      ...sheet.wraps.map(({ jointId }) => fact({ kind: 'sealed', jointId })),
+      fact({ kind: 'installed' }),
+      fact({ kind: 'grounded' }),
     ];
     const readings = sheet.proofs.flatMap(({ pieceId, expectations }) =>
       expectations.map(({ id, expected }) =>
         reading(pieceId, id, expected.value === Infinity ? null : expected.value),
       ),
     );
-    expect(states({ readings, log: done })).toMatchObject({
+    expect(states([...readings, ...done])).toMatchObject({
       make: 'done',
       cut: 'done',
       prove: 'done',
@@ -131,12 +118,12 @@ describe('stages follow from facts', () => {
       seal: 'done',
       handover: 'in work',
     });
-    expect(states({ readings, log: [...done, log('handed over', '')] }).handover).toBe('done');
+    expect(states([...readings, ...done, fact({ kind: 'handed over' })]).handover).toBe('done');
   });
 
   it('the next action is the first thing that stops the work', () => {
-    const stopped = evaluate(aRun({ pieces: [cable({ a: { part: 'uhf-plug-crimp-10mm' } })] }), catalog);
+    const stopped = sheetOf(aRun({ pieces: [cable({ a: { part: 'uhf-plug-crimp-10mm' } })] }));
     expect(stopped.next).toMatchObject({ stage: 'plan' });
-    expect(evaluate(aRun(), catalog).next.text).toBe('Make Main cable, radio end');
+    expect(sheetOf(aRun()).next.text).toBe('Cut Main cable');
   });
 });

@@ -1,5 +1,5 @@
 import { chooseTube } from '../ground/index.js';
-import type { Catalog } from '../catalog/index.js';
+import { entry, type Catalog } from '../catalog/index.js';
 import {
   along,
   loadImpedance,
@@ -10,42 +10,54 @@ import {
 } from '../line/index.js';
 import { routeLength } from '../route/index.js';
 import { antennaLoad, withAntennaSwr } from './wave/antennaLoad.js';
-import type { Assembly, Design } from './design/design.js';
-import { noFacts, type Facts } from './facts/facts.js';
+import type { Design } from './design/design.js';
+import type { StageId } from './design/stageId.js';
+import { arrestersOf, assembliesOf, isReceiveOnly, lowHzOf, topHzOf } from './design/lookups.js';
+import type { Facts } from './facts/kinds.js';
 import { sentences } from './sheet/headline.js';
 import { layOut } from './wave/layout.js';
 import { figures, jointSheet, pieceSheet } from './sheet/lineSheets.js';
-import { defaultPractice, REMAKE_M, type Practice } from '../practice/index.js';
+import { REMAKE_M, type Practice } from '../practice/index.js';
 import { receptionOf } from './wave/reception.js';
 import { referenceOhmOf } from './design/reference.js';
 import { rulerSamples, SAMPLES } from './wave/rulerAt.js';
-import type { Sheet } from './sheet/sheet.js';
-import type { Snag, SnagContext } from './snags/snag.js';
-import { snagRules } from './snags/index.js';
+import type { SheetBody } from './sheet/sheet.js';
+import type { SnagContext } from './snags/snag.js';
+import { snagsOf } from './snags/index.js';
 import { slackOf } from './facts/slack.js';
-import { stageStates } from './stages/stageStates.js';
+import { stagesOf, type Stage } from './stages/index.js';
 import { cutSheets, endSheets, proofSheets, wrapSheets } from './sheet/workSheets.js';
 
-export interface EvaluateOptions {
-  facts?: Facts;
-  practice?: Practice;
+/** What stands beside a design: what was read and done, and how this shop works. Neither is ever forgotten. */
+export interface RunState {
+  facts: Facts;
+  practice: Practice;
   /** Frequencies of the sweep, default 201. */
   sweepPoints?: number;
+}
+
+/** Everything Kobran can say of a run. */
+export interface Sheet extends SheetBody {
+  stages: Stage[];
+  /** The next thing to do. */
+  next: { stage: StageId; text: string; at?: string };
 }
 
 /**
  * The one hallway: a design goes in, a sheet comes out.
  *
- * Pure: the same design, catalogue and facts give the same sheet. The design must have passed `readDesign`.
- * @returns figures along the ruler, joints, what each stage needs, snags and the next action
+ * Pure: the same design, catalogue, facts and practice give the same sheet, in the browser, on the server and on the command line.
+ * @param given a design which has passed `readDesign`
+ * @returns figures along the ruler, joints, what each stage needs, problems and the next action
+ * @example evaluate(design, catalog, { facts: noFacts, practice: defaultPractice }).headline
  */
-export function evaluate(given: Design, catalog: Catalog, options: EvaluateOptions = {}): Sheet {
-  const { facts = noFacts, practice = defaultPractice, sweepPoints = 201 } = options;
+export function evaluate(given: Design, catalog: Catalog, state: RunState): Sheet {
+  const { facts, practice, sweepPoints = 201 } = state;
   const design = withAntennaSwr(given, referenceOhmOf(given));
   const { service } = design;
-  const lowHz = Math.min(...service.bands.map((band) => band.lowHz));
-  const topHz = Math.max(...service.bands.map((band) => band.highHz));
-  const assemblies = design.pieces.filter((piece): piece is Assembly => piece.kind === 'assembly');
+  const [lowHz, topHz] = [lowHzOf(design), topHzOf(design)];
+  const receiveOnly = isReceiveOnly(design);
+  const assemblies = assembliesOf(design);
   const route = routeLength(design.legs, assemblies.length === 0 ? 0 : 2 * practice.remakesPerEnd * REMAKE_M);
   const layout = layOut(design, catalog, route.spans);
 
@@ -55,16 +67,16 @@ export function evaluate(given: Design, catalog: Catalog, options: EvaluateOptio
   const over = (f: Float64Array): Response => sweep(elements, loadImpedance(load, f), f, referenceOhm);
   const atEdges = over(Float64Array.of(lowHz, topHz));
   const swept = over(frequencies(lowHz, topHz, sweepPoints));
-  const forwardW = service.powerW > 0 ? service.powerW : 1;
+  const forwardW = receiveOnly ? 1 : service.powerW;
   const edges = [lowHz, topHz].map((hz) => {
     const { re, im } = loadImpedance(load, Float64Array.of(hz));
     return along(layout.elements, { re: re[0], im: im[0] }, hz, forwardW, SAMPLES, referenceOhm);
   });
   const lossDb = -atEdges.transmissionDb[1];
   const swr = worstSwr(atEdges.reflection, design.antenna.swr);
-  const tube = service.powerW > 0 ? chooseTube(service.powerW, referenceOhm, design.antenna.swr) : undefined;
+  const tube = receiveOnly ? undefined : chooseTube(service.powerW, referenceOhm, design.antenna.swr);
 
-  const reception = service.powerW > 0 ? undefined : receptionOf(service, topHz, lossDb);
+  const reception = receiveOnly ? receptionOf(service, topHz, lossDb) : undefined;
 
   const context: SnagContext = {
     design,
@@ -76,13 +88,13 @@ export function evaluate(given: Design, catalog: Catalog, options: EvaluateOptio
     topHz,
     lossDb,
     swr,
-    edges: service.powerW > 0 ? edges : [],
+    edges: receiveOnly ? [] : edges,
     tube,
     practice,
     referenceOhm,
     reception,
   };
-  const snags = snagRules.flatMap((rule) => rule(context)).sort(byWeight);
+  const snags = snagsOf(context);
   const parts = {
     ends: endSheets(layout, catalog, facts, route.spans),
     cuts: cutSheets(assemblies, catalog, facts, practice, topHz),
@@ -91,12 +103,11 @@ export function evaluate(given: Design, catalog: Catalog, options: EvaluateOptio
     joints: layout.joints.map((joint) => jointSheet(joint, design, edges, topHz, referenceOhm, snags)),
     snags,
   };
-  const stages = stageStates(design, parts, route, facts);
-  const open = stages.find(({ state }) => state === 'snags') ?? stages.find(({ state }) => state !== 'done');
-  const sheet: Omit<Sheet, 'headline' | 'reason'> = {
+  const [arrester] = arrestersOf(design);
+  const figured: Omit<SheetBody, 'headline' | 'reason'> = {
     ...parts,
     passes: layout.joints.every(({ mating }) => mating.passes),
-    receiveOnly: service.powerW === 0,
+    receiveOnly,
     referenceOhm,
     reception,
     totalM: layout.totalM,
@@ -112,16 +123,19 @@ export function evaluate(given: Design, catalog: Catalog, options: EvaluateOptio
     route,
     slack: slackOf(design, layout.totalM, practice, facts),
     tube,
-    stages,
-    next: open
-      ? { stage: open.id, text: open.next, ...(open.at === undefined ? {} : { at: open.at }) }
-      : { stage: 'handover', text: 'Everything is done' },
+    fittedArrester: arrester && entry(catalog.arresters, arrester.arrester),
   };
-  return { ...sheet, ...sentences(design, sheet) };
+  const body: SheetBody = { ...figured, ...sentences(design, figured) };
+  const stages = stagesOf({ design, facts, body });
+  return { ...body, stages, next: nextOf(stages) };
 }
 
-const weight = { stop: 0, caution: 1, note: 2 };
-const byWeight = (x: Snag, y: Snag): number => weight[x.level] - weight[y.level] || x.distanceM - y.distanceM;
+/** What stops the work comes first, then the first stage which is not done. */
+function nextOf(stages: readonly Stage[]): Sheet['next'] {
+  const open = stages.find(({ state }) => state === 'snags') ?? stages.find(({ state }) => state !== 'done');
+  if (!open) return { stage: 'handover', text: 'Everything is done' };
+  return { stage: open.id, text: open.next, ...(open.at === undefined ? {} : { at: open.at }) };
+}
 
 /** Evenly spaced over the bands and a little beyond, Hz. */
 function frequencies(lowHz: number, topHz: number, points: number): Float64Array {

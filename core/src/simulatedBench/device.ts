@@ -8,7 +8,7 @@ import {
   type PlacedElement,
   type Scattering,
 } from '../line/index.js';
-import { closedBy, placedElements, withFaults, type Assembly, type LineFault } from '../run/index.js';
+import { assemblyOf, closedBy, placedElements, withFaults, type LineFault } from '../run/index.js';
 import type { ReadBench } from './bench.js';
 import { hiddenFault, type HiddenFault } from './hiddenFault.js';
 import { builtRun } from './truth.js';
@@ -48,8 +48,7 @@ export function deviceOn(bench: ReadBench): Device {
 
   /** With one connector on: the near one and the bare cable. */
   function trimmed({ pieceId }: ReadBench, cableM: number): PlacedElement[] {
-    const piece = design.pieces.find((one): one is Assembly => one.id === pieceId && one.kind === 'assembly');
-    if (!piece) throw new Error(`no assembly ${pieceId}`);
+    const piece = assemblyOf(design, pieceId);
     const cable = entry(catalog.cables, piece.cable);
     const part = entry(catalog.parts, piece.a.part);
     const inPartM = part.electricalMm / 1000 + cutEndBehindPlaneM(part, cable) / cable.velocityFactor;

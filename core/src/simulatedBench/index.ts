@@ -1,4 +1,5 @@
-export { BENCH_SCHEMA, Bench, BenchEntry, BenchHands, readBench, type ReadBench } from './bench.js';
+export { BENCH_SCHEMA } from './bench.js';
+export type { Bench, BenchEntry, BenchHands, ReadBench } from './bench.js';
 export { delayOf, deviceOn, deviceScattering, type Device } from './device.js';
 export { type HiddenFault } from './hiddenFault.js';
 export { generatorOf, trueVelocityFactor } from './truth.js';

@@ -20,11 +20,11 @@ import {
 } from './measure.js';
 
 const LEAST_HZ = 1e5;
-const MOST_HZ = 6e9;
-const MOST_POINTS = 10_001;
+const MAX_HZ = 6e9;
+const MAX_POINTS = 10_001;
 /** A sweep takes at least this long, ms, and no longer than a person waits. */
 const LEAST_MS = 5;
-const MOST_MS = 1500;
+const MAX_MS = 1500;
 
 const switchedOn: Setup = { startHz: 1e6, stopHz: 1e9, points: 401, averages: 1, bandwidthHz: 1e3 };
 
@@ -69,7 +69,7 @@ export function analyser(bench: () => ReadBench, seed: number): InstrumentModel 
   const edge = (header: string, key: 'startHz' | 'stopHz'): ScpiCommand => ({
     header,
     set: (args) => {
-      const value = numberOf(args, LEAST_HZ, MOST_HZ);
+      const value = numberOf(args, LEAST_HZ, MAX_HZ);
       const other =
         key === 'startHz'
           ? { stopHz: Math.max(setup.stopHz, value + 1) }
@@ -109,7 +109,7 @@ export function analyser(bench: () => ReadBench, seed: number): InstrumentModel 
     const [held, using, ports] = [bench(), inUse(), twoPorts];
     const ms = ((setup.points * setup.averages) / setup.bandwidthHz) * 10 * (ports ? 2 : 1);
     measured = undefined;
-    running = wait(Math.min(MOST_MS, Math.max(LEAST_MS, ms))).then(() => {
+    running = wait(Math.min(MAX_MS, Math.max(LEAST_MS, ms))).then(() => {
       measured = measure(held, setup, seed, noise, ports, using);
     });
   };
@@ -137,7 +137,7 @@ export function analyser(bench: () => ReadBench, seed: number): InstrumentModel 
     commands: [
       edge('[SENSe:]FREQuency:STARt', 'startHz'),
       edge('[SENSe:]FREQuency:STOP', 'stopHz'),
-      quantity('[SENSe:]SWEep:POINts', 'points', 2, MOST_POINTS, true),
+      quantity('[SENSe:]SWEep:POINts', 'points', 2, MAX_POINTS, true),
       quantity('[SENSe:]AVERage[:COUNt]', 'averages', 1, 999, true),
       quantity('[SENSe:]BANDwidth', 'bandwidthHz', 10, 30e3),
       {

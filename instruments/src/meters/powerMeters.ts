@@ -6,7 +6,7 @@ import type { InstrumentModel, ScpiCommand } from '../scpi/instrument.js';
 import { numberOf, switchOf, wordOf } from '../scpi/message.js';
 
 /** Strongest transmitter of the bench, W, *forward*. */
-const MOST_W = 150;
+const MAX_W = 150;
 /** What the pair is good to, and one meter of it against the other, share of the reading; what it shows by itself. Common practice, no source. */
 const ACCURACY = 0.05;
 const PAIRED = 0.008;
@@ -64,7 +64,7 @@ export function powerMeters(bench: () => ReadBench, seed: number): InstrumentMod
       quantity(
         'SOURce:POWer',
         0.1,
-        MOST_W,
+        MAX_W,
         () => watts,
         (to) => (watts = to),
       ),

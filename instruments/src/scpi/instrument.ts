@@ -21,7 +21,7 @@ export interface InstrumentModel {
 }
 
 /** Longest error queue; the last place then says that more were lost. */
-const MOST_ERRORS = 20;
+const MAX_ERRORS = 20;
 const OPERATION_COMPLETE = 1;
 const POWER_ON = 1 << 7;
 
@@ -36,8 +36,8 @@ export function interpreter(model: InstrumentModel): (message: string) => Promis
   let enabled = 0;
   const note = (error: ScpiError): void => {
     events |= error.eventBit;
-    if (errors.length < MOST_ERRORS) errors.push(error);
-    else errors[MOST_ERRORS - 1] = new ScpiError(-350);
+    if (errors.length < MAX_ERRORS) errors.push(error);
+    else errors[MAX_ERRORS - 1] = new ScpiError(-350);
   };
   const common: ScpiCommand[] = [
     { header: '*IDN', ask: () => model.identity.join(',') },

@@ -3,8 +3,8 @@ import { interpreter, type InstrumentModel } from './instrument.js';
 
 const LOOPBACK = '127.0.0.1';
 /** A longer message than this is no program message. */
-const MOST_BYTES = 64 * 1024;
-const MOST_CLIENTS = 8;
+const MAX_BYTES = 64 * 1024;
+const MAX_CLIENTS = 8;
 
 /**
  * Puts an instrument on a TCP port of this machine; a message ends with a line feed, and so does an answer.
@@ -15,7 +15,7 @@ const MOST_CLIENTS = 8;
 export function serve(model: InstrumentModel, port: number): Promise<{ server: Server; port: number }> {
   const answerTo = interpreter(model);
   const server = createServer((socket) => talk(socket, answerTo));
-  server.maxConnections = MOST_CLIENTS;
+  server.maxConnections = MAX_CLIENTS;
   return new Promise((resolve, reject) => {
     server.once('error', reject);
     server.listen(port, LOOPBACK, () => {
@@ -37,7 +37,7 @@ function talk(socket: Socket, answerTo: ReturnType<typeof interpreter>): void {
   socket.on('data', (chunk: string) => {
     const lines = (rest + chunk).split('\n');
     rest = lines.pop() ?? '';
-    if (rest.length > MOST_BYTES) return void socket.destroy();
+    if (rest.length > MAX_BYTES) return void socket.destroy();
     for (const line of lines)
       turn = turn.then(async () => {
         const answer = await answerTo(line.replace(/\r$/, ''));

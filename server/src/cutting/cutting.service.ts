@@ -1,10 +1,12 @@
 import type { BookCutting } from '@kobran/contract';
+import type { Fact } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, inArray, isNull } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
-import { logEntries, runs, shopEntries } from '../database/schema.js';
-import { notFound, said } from '../errors/problem.js';
+import { facts, runs, shopEntries } from '../database/schema.js';
+import { notFound, problem } from '../errors/problem.js';
+import { FactsService } from '../facts/facts.service.js';
 import { ShopService } from '../shop/shop.service.js';
 
 /** Cable that leaves the shelf for the pieces of a job. */
@@ -13,6 +15,7 @@ export class CuttingService {
   constructor(
     @Inject(DATABASE) private readonly db: Database,
     @Inject(ShopService) private readonly shop: ShopService,
+    @Inject(FactsService) private readonly facts: FactsService,
   ) {}
 
   /** Changes shelf and log together; a reel that somebody changed in between is refused. Sent twice it is booked once. */
@@ -30,12 +33,20 @@ export class CuttingService {
       const unknown = ids.find((id) => known.every((run) => run.id !== id));
       if (unknown !== undefined) throw notFound('run', unknown);
       const logged = await tx
-        .insert(logEntries)
+        .insert(facts)
         .values(
-          pieces.map(({ id, runId, pieceId, text }) => ({ id, runId, kind, about: pieceId, text, by, at })),
+          pieces.map(({ runId, id, pieceId, lengthM, reel }) => {
+            const cut = {
+              ...(lengthM === undefined ? {} : { lengthM }),
+              ...(reel === undefined ? {} : { reel }),
+            };
+            const fact: Fact =
+              kind === 'cut' ? { kind, id, by, at, pieceId, ...cut } : { kind, id, by, at, pieceId };
+            return this.facts.rowOf(runId, fact);
+          }),
         )
         .onConflictDoNothing()
-        .returning({ id: logEntries.id });
+        .returning({ id: facts.id });
       if (logged.length === 0) return;
       const rows = await tx.select().from(shopEntries).where(eq(shopEntries.kind, 'reel'));
       const versions = new Map(rows.map((row) => [row.id, row.version]));
@@ -45,13 +56,12 @@ export class CuttingService {
       );
       const stale = changed?.id ?? added?.data.id;
       if (stale !== undefined)
-        throw said(
-          409,
-          'reel.stale',
-          `Reel ${stale} was changed since the plan was made.`,
-          'standing',
-          'Plan again: the shelf is read anew.',
-        );
+        throw problem(409, {
+          code: 'reel.stale',
+          message: `Reel ${stale} was changed since the plan was made.`,
+          where: 'standing',
+          remedy: 'Plan again: the shelf is read anew.',
+        });
       for (const id of remove)
         await tx.delete(shopEntries).where(and(eq(shopEntries.kind, 'reel'), eq(shopEntries.id, id)));
       for (const { data } of reels) {

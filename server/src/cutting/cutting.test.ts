@@ -1,5 +1,5 @@
 import type { ApiProblem, BookCutting, RunDocument, ShopDocument } from '@kobran/contract';
-import type { Reel } from '@kobran/core';
+import { aboutOf, type Reel } from '@kobran/core';
 import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
 import { demoServer } from '../demoServer.fixture.js';
@@ -11,8 +11,8 @@ const reels = async (): Promise<Map<string, { data: Reel; version: number }>> =>
   return new Map(entries.flatMap((one) => (one.kind === 'reel' ? [[one.data.id, one]] : [])));
 };
 const kinds = async (): Promise<string[]> =>
-  ((await api().get(`/api/runs/${runId}`)).body as RunDocument).log
-    .filter(({ about }) => about === 'main')
+  ((await api().get(`/api/runs/${runId}`)).body as RunDocument).facts
+    .filter((fact) => aboutOf(fact) === 'main')
     .map(({ kind }) => kind);
 
 describe('booking a cutting plan', () => {
@@ -29,7 +29,7 @@ describe('booking a cutting plan', () => {
         { ...drum.data, id: 'drum-7-2', name: 'Drum 7, part 2', lengthM: 1.2 },
       ],
       remove: ['offcut-hook-2'],
-      pieces: [{ id: randomUUID(), runId, pieceId: 'main', text: 'cut to 21.6 m from Drum 7' }],
+      pieces: [{ id: randomUUID(), runId, pieceId: 'main', lengthM: 21.6, reel: 'Drum 7' }],
       by: 'Wenna',
       at: '2026-11-25T09:00:00.000Z',
     };
@@ -86,7 +86,7 @@ describe('booking a cutting plan', () => {
       400,
       'put[0].data.damaged[0].toM',
     ],
-    [{ pieces: [{ id: randomUUID(), runId: randomUUID(), pieceId: 'main', text: '' }] }, 404, 'path'],
+    [{ pieces: [{ id: randomUUID(), runId: randomUUID(), pieceId: 'main' }] }, 404, 'path'],
   ])('%# is refused as a whole', async (over, status, where) => {
     const before = [...(await reels())];
     const logged = await kinds();
@@ -97,7 +97,7 @@ describe('booking a cutting plan', () => {
         standing: [],
         put: [],
         remove: ['rg58-box'],
-        pieces: [{ id: randomUUID(), runId, pieceId: 'main', text: 'cut' }],
+        pieces: [{ id: randomUUID(), runId, pieceId: 'main' }],
         by: '',
         at: '2026-11-25T09:00:00.000Z',
         ...over,

@@ -1,16 +1,7 @@
-import type {
-  Design,
-  EndRecord,
-  InstrumentKind,
-  LogKind,
-  PowerRecord,
-  Practice,
-  ShopKind,
-  TrimRecord,
-} from '@kobran/core';
-import type { StoredTrace } from '@kobran/contract';
+import type { FactKindId, InstrumentKind, ShopKind } from '@kobran/core';
+import { sql } from 'drizzle-orm';
 import {
-  doublePrecision,
+  boolean,
   index,
   integer,
   jsonb,
@@ -18,6 +9,7 @@ import {
   primaryKey,
   text,
   timestamp,
+  uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
 
@@ -27,7 +19,7 @@ export const jobs = pgTable('jobs', {
   id: uuid('id').primaryKey(),
   name: text('name').notNull(),
   site: text('site').notNull(),
-  practice: jsonb('practice').$type<Practice>().notNull(),
+  practice: jsonb('practice').notNull(),
   version: integer('version').notNull().default(1),
   createdAt: moment('created_at').notNull().defaultNow(),
   deletedAt: moment('deleted_at'),
@@ -40,7 +32,7 @@ export const runs = pgTable(
     jobId: uuid('job_id')
       .notNull()
       .references(() => jobs.id),
-    design: jsonb('design').$type<Design>().notNull(),
+    design: jsonb('design').notNull(),
     version: integer('version').notNull().default(1),
     createdAt: moment('created_at').notNull().defaultNow(),
     deletedAt: moment('deleted_at'),
@@ -48,43 +40,36 @@ export const runs = pgTable(
   (table) => [index('runs_of_job').on(table.jobId)],
 );
 
-export const readings = pgTable(
-  'readings',
+/** What was read and done. A kind has the body of its kind; a new kind asks for no migration. */
+export const facts = pgTable(
+  'facts',
   {
     id: uuid('id').primaryKey(),
     runId: uuid('run_id')
       .notNull()
       .references(() => runs.id),
-    pieceId: text('piece_id').notNull(),
-    expectation: text('expectation').notNull(),
-    /** SI; null is over range. */
-    value: doublePrecision('value'),
+    kind: text('kind').$type<FactKindId>().notNull(),
+    /** Everything but id, kind, by and at. */
+    body: jsonb('body').notNull(),
     by: text('by').notNull(),
     at: moment('at').notNull(),
   },
-  (table) => [index('readings_of_run').on(table.runId)],
+  (table) => [index('facts_of_run').on(table.runId), index('facts_of_kind').on(table.kind)],
 );
 
-export const logEntries = pgTable(
-  'log_entries',
+/** How far cards and batches are: the newest stands, whichever device it comes from. */
+export const progress = pgTable(
+  'progress',
   {
-    id: uuid('id').primaryKey(),
     runId: uuid('run_id')
       .notNull()
       .references(() => runs.id),
-    kind: text('kind').$type<LogKind>().notNull(),
-    about: text('about').notNull(),
-    text: text('text').notNull(),
-    by: text('by').notNull(),
+    key: text('key').notNull(),
     at: moment('at').notNull(),
-    /** Of an entry about an end. */
-    end: jsonb('end_record').$type<EndRecord>(),
-    /** Of a reading while a piece was trimmed. */
-    trim: jsonb('trim_record').$type<TrimRecord>(),
-    /** Of a power step. */
-    power: jsonb('power_record').$type<PowerRecord>(),
+    /** Nothing when the work is done or given up. */
+    body: jsonb('body'),
   },
-  (table) => [index('log_entries_of_run').on(table.runId)],
+  (table) => [primaryKey({ columns: [table.runId, table.key] })],
 );
 
 /** Sweeps of runs and assemblies; the samples as one document. */
@@ -96,10 +81,19 @@ export const traces = pgTable(
       .notNull()
       .references(() => runs.id),
     at: moment('at').notNull(),
-    data: jsonb('data').$type<StoredTrace>().notNull(),
+    /** An assembly alone, or empty for the whole run. */
+    pieceId: text('piece_id').notNull(),
+    /** The first accepted proof of what it was taken of. */
+    birth: boolean('birth').notNull().default(false),
+    data: jsonb('data').notNull(),
     deletedAt: moment('deleted_at'),
   },
-  (table) => [index('traces_of_run').on(table.runId)],
+  (table) => [
+    index('traces_of_run').on(table.runId),
+    uniqueIndex('one_birth_record')
+      .on(table.runId, table.pieceId)
+      .where(sql`${table.birth} and ${table.deletedAt} is null`),
+  ],
 );
 
 /** What the shop adds to the catalogue, and what lies on its shelf. */
@@ -121,4 +115,11 @@ export const instruments = pgTable('instruments', {
   name: text('name').notNull(),
   host: text('host').notNull(),
   port: integer('port').notNull(),
+});
+
+/** How the shop works; one row at most. */
+export const shopPractice = pgTable('shop_practice', {
+  id: integer('id').primaryKey().default(1),
+  practice: jsonb('practice').notNull(),
+  version: integer('version').notNull().default(1),
 });

@@ -2,10 +2,10 @@ import type { Facts } from '@kobran/core';
 import { on } from './demoJob.js';
 
 /** Part of the history of the VHF run: what the crew has made, read and done so far. */
-export const vhfFacts: Facts = {
-  readings: [
+export const vhfFacts: Facts = [
     {
       id: '0d7c4a10-0000-4000-8000-000000000001',
+      kind: 'reading',
       pieceId: 'jumper',
       expectation: 'loop',
       value: 0.04,
@@ -14,6 +14,7 @@ export const vhfFacts: Facts = {
     },
     {
       id: '0d7c4a10-0000-4000-8000-000000000002',
+      kind: 'reading',
       pieceId: 'jumper',
       expectation: 'insulation',
       value: null,
@@ -22,19 +23,17 @@ export const vhfFacts: Facts = {
     },
     {
       id: '0d7c4a10-0000-4000-8000-000000000003',
+      kind: 'reading',
       pieceId: 'jumper',
       expectation: 'loss@151600000',
       value: 0.24,
       by: 'Wenna',
       at: on(3, 10),
     },
-  ],
-  log: [
     {
       id: '0d7c4a10-0000-4000-8000-000000000011',
       kind: 'end made',
-      about: 'jumper.a',
-      text: 'UHF plug, crimp neck: made and checked',
+      endId: 'jumper.a',
       by: 'Wenna',
       at: on(2, 14),
       end: { part: 'uhf-plug-crimp-10mm', cable: 'rg213', recipe: 'crimp-uhf', work: 'new end' },
@@ -42,8 +41,7 @@ export const vhfFacts: Facts = {
     {
       id: '0d7c4a10-0000-4000-8000-000000000012',
       kind: 'end made',
-      about: 'jumper.b',
-      text: 'N plug, crimp: made and checked',
+      endId: 'jumper.b',
       by: 'Joss',
       at: on(2, 15),
       end: {
@@ -57,8 +55,7 @@ export const vhfFacts: Facts = {
     {
       id: '0d7c4a10-0000-4000-8000-000000000013',
       kind: 'end failed',
-      about: 'main.b',
-      text: 'short after the crimp: braid inside the neck',
+      endId: 'main.b',
       by: 'Joss',
       at: on(2, 16),
       end: {
@@ -73,11 +70,9 @@ export const vhfFacts: Facts = {
     },
     {
       id: '0d7c4a10-0000-4000-8000-000000000014',
-      kind: 'routed',
-      about: '',
-      text: 'pulled through the duct, loop left at the mast foot',
+      kind: 'installed',
+      wording: 'pulled through the duct, loop left at the mast foot',
       by: 'Petrok',
       at: on(4, 11),
     },
-  ],
-};
+];

@@ -1,5 +1,5 @@
-import type { AddTrace } from '@kobran/contract';
-import type { Design, Facts, Practice } from '@kobran/core';
+import type { StoredTrace } from '@kobran/contract';
+import { noFacts, type Design, type Facts, type Practice } from '@kobran/core';
 
 /** The shape of the demo’s data. */
 
@@ -7,7 +7,7 @@ export interface DemoRun {
   id: string;
   design: Design;
   facts: Facts;
-  traces?: AddTrace[];
+  traces?: StoredTrace[];
 }
 
 export interface DemoJob {
@@ -18,7 +18,7 @@ export interface DemoJob {
   runs: DemoRun[];
 }
 
-export const nothingYet: Facts = { readings: [], log: [] };
+export const nothingYet: Facts = noFacts;
 
 /** A day of November 2026, when the crew worked. */
 export const on = (day: number, hour: number): string =>

@@ -4,11 +4,10 @@ import {
   catalog,
   defaultPractice,
   entry,
-  formatFrequency,
   resonanceOfDelay,
   trueVelocityFactor,
   type Design,
-  type LogEntry,
+  type FactOf,
 } from '@kobran/core';
 import { on, type DemoJob } from './demoJob.js';
 
@@ -57,15 +56,14 @@ const lowerLeg: Design = {
 };
 
 /** What earlier pieces of the drum read, the lower leg among them. */
-const trims: LogEntry[] = [1.702, 1.655, 1.634, 1.248].map((lengthM, k) => {
+const trims: FactOf<'trimmed'>[] = [1.702, 1.655, 1.634, 1.248].map((lengthM, k) => {
   const delayS = NEAR_S + lengthM / (TRUE_VELOCITY_FACTOR * SPEED_OF_LIGHT);
   // A hand and an analyser err a little.
   const frequencyHz = Math.round(resonanceOfDelay(delayS, 'open', 1) * (1 + 1e-4 * ((k % 3) - 1)));
   return {
     id: `0d7c4a10-0000-4000-8000-00000000030${k}`,
     kind: 'trimmed',
-    about: k < 3 ? 'lower-leg' : 'tee-stub',
-    text: `${formatFrequency(frequencyHz)} at ${lengthM} m, far end open`,
+    pieceId: k < 3 ? 'lower-leg' : 'tee-stub',
     by: 'Hedra',
     at: on(6, 10 + k),
     trim: { cable: 'rg213', lot: LOT, lengthM, frequencyHz, far: 'open', order: 1, nearS: NEAR_S },
@@ -82,12 +80,12 @@ export const osterCrag: DemoJob = {
     {
       id: '7a0e1d00-0000-4000-8000-00000000a005',
       design: phasingLeg,
-      facts: { readings: [], log: trims.filter(({ about }) => about !== 'lower-leg') },
+      facts: trims.filter(({ pieceId }) => pieceId !== 'lower-leg'),
     },
     {
       id: '7a0e1d00-0000-4000-8000-00000000a010',
       design: lowerLeg,
-      facts: { readings: [], log: trims.filter(({ about }) => about === 'lower-leg') },
+      facts: trims.filter(({ pieceId }) => pieceId === 'lower-leg'),
     },
   ],
 };

@@ -1,5 +1,5 @@
 import type { Database } from '../database/database.js';
-import { jobs, logEntries, readings, runs, shopEntries, traces } from '../database/schema.js';
+import { facts, jobs, runs, shopEntries, traces } from '../database/schema.js';
 import { shopShelf } from './shopShelf.js';
 import { tarrowmere } from './tarrowmere.js';
 
@@ -16,12 +16,24 @@ export async function seedDemo(db: Database): Promise<void> {
         await tx
           .insert(runs)
           .values({ id: run.id, jobId: id, design: run.design, createdAt: new Date(moment++).toISOString() });
-        if (run.facts.readings.length > 0)
-          await tx.insert(readings).values(run.facts.readings.map((row) => ({ ...row, runId: run.id })));
-        if (run.facts.log.length > 0)
-          await tx.insert(logEntries).values(run.facts.log.map((row) => ({ ...row, runId: run.id })));
-        for (const trace of run.traces ?? [])
-          await tx.insert(traces).values({ id: trace.id, runId: run.id, at: trace.at, data: trace });
+        const rows = run.facts.map(({ id: factId, kind, by, at, ...body }) => ({
+          id: factId,
+          runId: run.id,
+          kind,
+          by,
+          at,
+          body,
+        }));
+        if (rows.length > 0) await tx.insert(facts).values(rows);
+        for (const { birth, ...trace } of run.traces ?? [])
+          await tx.insert(traces).values({
+            id: trace.id,
+            runId: run.id,
+            at: trace.at,
+            pieceId: trace.pieceId,
+            birth,
+            data: trace,
+          });
       }
     }
   });

@@ -1,4 +1,5 @@
-import { applyChange, catalog, evaluate, readDesign, readShopEntry, withShop } from '@kobran/core';
+import { readDesign, readShopEntry } from '@kobran/contract';
+import { applyChange, catalog, evaluate, withShop } from '@kobran/core';
 import { describe, expect, it } from 'vitest';
 import { shopShelf } from './shopShelf.js';
 import { tarrowmere } from './tarrowmere.js';
@@ -19,7 +20,7 @@ describe('the demo', () => {
     expect(levels).toEqual(new Set(['stop', 'caution', 'note']));
     expect(sheets.filter(({ passes }) => !passes)).toHaveLength(2);
     expect(sheets.filter(({ receiveOnly }) => receiveOnly)).toHaveLength(1);
-    const rules = new Set(sheets.flatMap(({ snags }) => snags.map(({ id }) => id.split('@')[0])));
+    const rules = new Set(sheets.flatMap(({ snags }) => snags.map(({ rule }) => rule)));
     for (const rule of [
       'mating',
       'loss-budget',

@@ -1,4 +1,4 @@
-import type { AddTrace } from '@kobran/contract';
+import type { StoredTrace } from '@kobran/contract';
 import { catalog, predictSweep, type Design, type LineFault } from '@kobran/core';
 import prand from 'pure-rand';
 import { on } from './demoJob.js';
@@ -11,10 +11,10 @@ const NOISE = 4e-4;
 /** A sweep as an analyser would have taken it: the run as it truly is, with a little noise. */
 function swept(
   design: Design,
-  setting: Pick<AddTrace, 'id' | 'name' | 'far' | 'rained' | 'birth' | 'by' | 'at'>,
+  setting: Pick<StoredTrace, 'id' | 'name' | 'far' | 'rained' | 'birth' | 'by' | 'at'>,
   faults: readonly LineFault[],
   seed: number,
-): AddTrace {
+): StoredTrace {
   const rng = prand.xoroshiro128plus(seed);
   const noise = (): number =>
     NOISE * (2 * (prand.unsafeUniformIntDistribution(0, 1_000_000, rng) / 1_000_000) - 1);
@@ -31,7 +31,7 @@ function swept(
 }
 
 /** The VHF run when it was new, and after a wet winter with a kink at the mast foot. */
-export const vhfTraces = (design: Design): AddTrace[] => {
+export const vhfTraces = (design: Design): StoredTrace[] => {
   const open = { far: 'open' as const, by: 'Petrok' };
   return [
     swept(

@@ -1,12 +1,13 @@
 import {
   DESIGN_SCHEMA,
   batchEndId,
+  endId,
   catalog,
   defaultPractice,
   entry,
   recipes,
   type Design,
-  type LogEntry,
+  type FactOf,
 } from '@kobran/core';
 import { on, type DemoJob } from './demoJob.js';
 
@@ -105,18 +106,17 @@ const book: BookRow[] = [
   },
 ];
 
-/** The book as log entries, one for each try. */
-const log: LogEntry[] = book
+/** The book as facts, one for each try. */
+const log: FactOf<'end made' | 'end failed'>[] = book
   .flatMap(({ part, cable, by, day, made, failed }) =>
     [...Array.from({ length: made }, () => undefined), ...failed].map((failure, k) => {
       const known = entry(catalog.parts, part);
       const recipe =
         recipes.find(({ makes }) => makes(known, entry(catalog.cables, cable)))?.id ?? known.style;
-      const kind: LogEntry['kind'] = failure ? 'end failed' : 'end made';
+      const kind = failure ? ('end failed' as const) : ('end made' as const);
       return {
         kind,
-        about: batchEndId(`jumper.${day % 2 === 0 ? 'a' : 'b'}`, day * 20 + k),
-        text: failure ? `${failure.cause} (at ${failure.step})` : `${known.name}: made by the card`,
+        endId: batchEndId(endId('jumper', day % 2 === 0 ? 'a' : 'b'), day * 20 + k),
         by,
         at: on(day, 9),
         end: { part, cable, recipe, work: 'new end' as const, ...failure },
@@ -131,5 +131,5 @@ export const workshop: DemoJob = {
   name: 'Sluice workshop',
   site: 'Tarrowmere Flood Watch, the bench behind the hut',
   practice: { ...defaultPractice, twoPersonCheck: true, crew: ['Wenna', 'Joss', 'Petrok', 'Hedra'] },
-  runs: [{ id: '7a0e1d00-0000-4000-8000-00000000a009', design: jumpers, facts: { readings: [], log } }],
+  runs: [{ id: '7a0e1d00-0000-4000-8000-00000000a009', design: jumpers, facts: log }],
 };

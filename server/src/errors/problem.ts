@@ -11,29 +11,28 @@ export class ProblemException extends HttpException {
   }
 }
 
-export const said = (
-  status: number,
-  code: string,
-  message: string,
-  where: string,
-  remedy: string,
-): ProblemException => new ProblemException(status, { code, message, where, remedy });
+/** What is wrong: a code for programs, and for people what, where and how to mend it. */
+export interface ProblemText extends Omit<ApiProblem, 'others' | 'current'> {
+  code: string;
+}
+
+export const problem = (status: number, text: ProblemText): ProblemException =>
+  new ProblemException(status, text);
 
 export const notFound = (
   what: 'job' | 'run' | 'entry' | 'card' | 'assembly' | 'trace' | 'instrument',
   id: string,
 ): ProblemException =>
-  said(
-    404,
-    `${what}.not-found`,
-    `There is no ${what} ${id}.`,
-    'path',
-    `Go back to the board; the ${what} may have been deleted.`,
-  );
+  problem(404, {
+    code: `${what}.not-found`,
+    message: `There is no ${what} ${id}.`,
+    where: 'path',
+    remedy: `Go back to the board; the ${what} may have been deleted.`,
+  });
 
 /** The write was made on an older version; what stands now goes along, so that nothing is lost. */
 export const stale = (
-  what: 'job' | 'run' | 'entry',
+  what: 'job' | 'run' | 'entry' | 'practice',
   sent: number,
   current: NonNullable<ApiProblem['current']>,
 ): ProblemException =>
@@ -47,13 +46,21 @@ export const stale = (
 
 /** An own entry which runs still name is not taken away from under them. */
 export const inUse = (name: string, runs: string[]): ProblemException =>
-  said(
-    409,
-    'entry.in-use',
-    `${name} is used by ${runs.length === 1 ? 'the run' : `${runs.length} runs, first`} “${runs[0]}”.`,
-    'path',
-    'Take another one in that run first.',
-  );
+  problem(409, {
+    code: 'entry.in-use',
+    message: `${name} is used by ${runs.length === 1 ? 'the run' : `${runs.length} runs, first`} “${runs[0]}”.`,
+    where: 'path',
+    remedy: 'Take another one in that run first.',
+  });
+
+/** Stored, and refused by the rules: kept as it is, and said so. */
+export const damaged = (what: 'job' | 'run', id: string, message: string): ProblemException =>
+  problem(422, {
+    code: `${what}.damaged`,
+    message,
+    where: 'database',
+    remedy: `The ${what} ${id} is kept as it is; import it again from a file, or restore a backup.`,
+  });
 
 /** The first problem speaks, the others go along. */
 export const invalid = ([first, ...others]: ApiProblem[]): ProblemException =>

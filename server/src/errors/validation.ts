@@ -1,4 +1,4 @@
-import { problemsOf } from '@kobran/core';
+import { problemsOf } from '@kobran/contract';
 import { ValidationPipe, type ValidationError } from '@nestjs/common';
 import { invalid } from './problem.js';
 

@@ -1,121 +1,71 @@
 import {
   CalibrateAnalyser,
   ConnectInstrument,
-  PutOnBench,
   ReadPower,
+  routes,
   SweepSetup,
   type InstrumentIdentity,
   type InstrumentsDocument,
   type MeasuredPower,
   type MeasuredSweepData,
-  type RevealedFault,
 } from '@kobran/contract';
-import { BenchHands } from '@kobran/core';
-import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put } from '@nestjs/common';
-import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { schemaOf } from '../openapi.js';
-import { InstrumentsService } from './instruments.service.js';
+import { Body, Controller, Inject, Param } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { Handles } from '../handles.js';
+import { BenchService } from './bench.service.js';
+import { InstrumentRegistry } from './registry.js';
+import * as vocabulary from './vocabulary.js';
 
 @ApiTags('instruments')
-@Controller('api/instruments')
+@Controller()
 export class InstrumentsController {
-  constructor(@Inject(InstrumentsService) private readonly instruments: InstrumentsService) {}
+  constructor(
+    @Inject(InstrumentRegistry) private readonly registry: InstrumentRegistry,
+    @Inject(BenchService) private readonly bench: BenchService,
+  ) {}
 
-  @Get()
-  @ApiOperation({ summary: 'Every instrument which can be asked, and what lies on the simulated bench' })
+  @Handles(routes.readInstruments)
   read(): Promise<InstrumentsDocument> {
-    return this.instruments.read();
+    return this.bench.read();
   }
 
-  @Post()
-  @HttpCode(200)
-  @ApiOperation({ summary: 'Connect an instrument by its address; it must answer *IDN?' })
-  @ApiBody(schemaOf(ConnectInstrument))
+  @Handles(routes.connectInstrument)
   connect(@Body() body: ConnectInstrument): Promise<InstrumentIdentity> {
-    return this.instruments.connect(body);
+    return this.registry.connect(body);
   }
 
-  @Delete(':id')
-  @HttpCode(204)
-  @ApiOperation({ summary: 'Forget a connected instrument' })
+  @Handles(routes.forgetInstrument)
   forget(@Param('id') id: string): Promise<void> {
-    return this.instruments.forget(id);
+    return this.registry.forget(id);
   }
 
-  @Post(':id/identify')
-  @HttpCode(200)
-  @ApiOperation({ summary: 'Ask an instrument what it is' })
+  @Handles(routes.identifyInstrument)
   identify(@Param('id') id: string): Promise<InstrumentIdentity> {
-    return this.instruments.identify(id);
+    return this.registry.with(id, undefined, vocabulary.identityOf);
   }
 
-  @Post(':id/calibrate')
-  @HttpCode(204)
-  @ApiOperation({ summary: 'Collect one standard, or put the calibration to use' })
-  @ApiBody(schemaOf(CalibrateAnalyser))
-  calibrate(@Param('id') id: string, @Body() body: CalibrateAnalyser): Promise<void> {
-    return this.instruments.calibrate(id, body);
+  @Handles(routes.calibrateInstrument)
+  calibrate(@Param('id') id: string, @Body() { step, setup }: CalibrateAnalyser): Promise<void> {
+    return this.registry.with(id, 'analyser', (client) => vocabulary.calibrate(client, step, setup));
   }
 
-  @Post(':id/sweep')
-  @HttpCode(200)
-  @ApiOperation({ summary: 'Sweep what is connected' })
-  @ApiBody(schemaOf(SweepSetup))
+  @Handles(routes.sweepInstrument)
   sweep(@Param('id') id: string, @Body() body: SweepSetup): Promise<MeasuredSweepData> {
-    return this.instruments.sweep(id, body);
+    return this.registry.with(id, 'analyser', (client) => vocabulary.sweep(client, body));
   }
 
-  @Post(':id/zero')
-  @HttpCode(204)
-  @ApiOperation({ summary: 'Zero the leads of an ohm-meter' })
+  @Handles(routes.zeroInstrument)
   zero(@Param('id') id: string): Promise<void> {
-    return this.instruments.zero(id);
+    return this.registry.with(id, 'multimeter', vocabulary.zero);
   }
 
-  @Post(':id/ohm')
-  @HttpCode(200)
-  @ApiOperation({ summary: 'Resistance from pin to shell, ohm; null is over range' })
+  @Handles(routes.readOhm)
   ohm(@Param('id') id: string): Promise<{ ohm: number | null }> {
-    return this.instruments.readOhm(id);
+    return this.registry.with(id, 'multimeter', vocabulary.readOhm);
   }
 
-  @Post(':id/power')
-  @HttpCode(200)
-  @ApiOperation({ summary: 'Key the transmitter and read both ends' })
-  @ApiBody(schemaOf(ReadPower))
+  @Handles(routes.readPower)
   power(@Param('id') id: string, @Body() body: ReadPower): Promise<MeasuredPower> {
-    return this.instruments.readPower(id, body);
-  }
-}
-
-@ApiTags('instruments')
-@Controller('api/bench')
-export class BenchController {
-  constructor(@Inject(InstrumentsService) private readonly instruments: InstrumentsService) {}
-
-  @Put()
-  @ApiOperation({ summary: 'Put a run, or an assembly of it, on the simulated bench' })
-  @ApiBody(schemaOf(PutOnBench))
-  put(@Body() body: PutOnBench): Promise<InstrumentsDocument> {
-    return this.instruments.put(body);
-  }
-
-  @Put('hands')
-  @ApiOperation({ summary: 'Cut it, wiggle it, let it rain, or change its far end' })
-  @ApiBody(schemaOf(BenchHands))
-  touch(@Body() body: BenchHands): Promise<InstrumentsDocument> {
-    return this.instruments.touch(body);
-  }
-
-  @Get('fault')
-  @ApiOperation({ summary: 'What was hidden in the work on the bench' })
-  reveal(): RevealedFault {
-    return this.instruments.reveal();
-  }
-
-  @Delete()
-  @ApiOperation({ summary: 'Clear the bench and switch its instruments off' })
-  clear(): Promise<InstrumentsDocument> {
-    return this.instruments.clear();
+    return this.registry.with(id, 'power-meters', (client) => vocabulary.readPower(client, body));
   }
 }

@@ -185,7 +185,6 @@ describe('the simulated bench', () => {
       name: 'from the bench',
       far: 'load',
       rained: false,
-      birth: false,
       by: 'Wenna',
       at: '2026-11-25T10:00:00.000Z',
     };

@@ -22,9 +22,9 @@ export interface InstrumentAddress {
 const CONNECT_MS = 1500;
 const ANSWER_MS = 3000;
 /** Largest answer: 10 001 points of both parts in ASCII are under 1 MB. */
-const MOST_BYTES = 8 * 1024 * 1024;
+const MAX_BYTES = 8 * 1024 * 1024;
 /** No instrument queues more errors than this. */
-const MOST_ERRORS = 40;
+const MAX_ERRORS = 40;
 
 interface Waiting {
   settle: (answer: Buffer) => void;
@@ -73,7 +73,7 @@ export class ScpiClient {
   /** Throws the first error of the instrument's queue and empties it. */
   async clearErrors(): Promise<void> {
     let first: string | undefined;
-    for (let k = 0; k < MOST_ERRORS; k++) {
+    for (let k = 0; k < MAX_ERRORS; k++) {
       const said = await this.ask('SYST:ERR?');
       const [, code, text] = /^([+-]?\d+),\s*"(.*)"$/.exec(said) ?? [];
       if (code === undefined)
@@ -153,7 +153,7 @@ export class ScpiClient {
 
   private take(chunk: Buffer): void {
     this.received = this.received.length === 0 ? chunk : Buffer.concat([this.received, chunk]);
-    if (this.received.length > MOST_BYTES)
+    if (this.received.length > MAX_BYTES)
       return this.lose(new InstrumentFault('nonsense', 'It sends without an end.'));
     const end = endOfAnswer(this.received);
     if (end === undefined) return;

@@ -1,21 +1,28 @@
-import { instrumentKinds, type Bench, type InstrumentKind } from '@kobran/core';
+import { instrumentKinds, isObject, type Bench, type InstrumentKind } from '@kobran/core';
+import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { fork, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { PLACES, type InstrumentPlaces } from './places.js';
 
 const program = fileURLToPath(new URL('../../../instruments/dist/main.js', import.meta.url));
-/** A process that has not said its address by now will not. */
+/** A process that has not told its port by now will not. */
 const START_MS = 15_000;
 
 /** The simulated bench: what lies on it as a file, and its instruments as processes of their own. */
-export class SimulatedBench {
+@Injectable()
+export class SimulatedBench implements OnModuleDestroy {
   private readonly file: string;
   private readonly running = new Map<InstrumentKind, { child: ChildProcess; port: number }>();
   private starting: Promise<void> | undefined;
 
-  constructor(folder: string) {
-    this.file = join(folder, 'bench.json');
+  constructor(@Inject(PLACES) { benchFolder }: InstrumentPlaces) {
+    this.file = join(benchFolder, 'bench.json');
+  }
+
+  onModuleDestroy(): void {
+    this.stop();
   }
 
   /** What lies on it, as it was written; nothing when it is empty or the file was spoilt. */
@@ -63,7 +70,7 @@ export class SimulatedBench {
 
   private startOne(kind: InstrumentKind): Promise<void> {
     const child = fork(program, [kind, '--bench', this.file], {
-      stdio: ['ignore', 'pipe', 'inherit', 'ipc'],
+      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
     });
     return new Promise((resolve, reject) => {
       const failed = (why: string): void => {
@@ -76,13 +83,17 @@ export class SimulatedBench {
         if (this.running.get(kind)?.child === child) this.running.delete(kind);
         failed(`it ended with ${code}`);
       });
-      child.stdout?.on('data', (chunk: Buffer) => {
-        const port = / is at [\d.]+:(\d+)/.exec(chunk.toString())?.[1];
-        if (port === undefined) return;
+      child.once('message', (message) => {
         clearTimeout(clock);
-        this.running.set(kind, { child, port: Number(port) });
+        this.running.set(kind, { child, port: portOf(message) });
         resolve();
       });
     });
   }
+}
+
+/** The port an instrument tells over its process channel. */
+function portOf(message: unknown): number {
+  if (isObject(message) && typeof message.port === 'number') return message.port;
+  throw new Error('a simulated instrument told no port');
 }

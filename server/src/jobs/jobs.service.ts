@@ -1,12 +1,15 @@
-import type { CreateJob, JobDocument, JobSummary, ReplaceJob } from '@kobran/contract';
-import { defaultPractice } from '@kobran/core';
+import { readPractice, type CreateJob, type JobDocument, type JobSummary, type ReplaceJob, type Damaged } from '@kobran/contract';
+import { defaultPractice, type Practice } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, count, eq, isNotNull, isNull } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
 import { jobs, runs } from '../database/schema.js';
 import { notFound, stale } from '../errors/problem.js';
+import { PracticeService } from '../practice/practice.service.js';
 import { RunsService } from '../runs/runs.service.js';
+import { now } from '../store/moment.js';
+import { damageOf } from '../store/stored.js';
 
 const columns = {
   id: jobs.id,
@@ -22,29 +25,40 @@ export class JobsService {
   constructor(
     @Inject(DATABASE) private readonly db: Database,
     @Inject(RunsService) private readonly runsService: RunsService,
+    @Inject(PracticeService) private readonly practices: PracticeService,
   ) {}
 
   /** Jobs in the order in which they were made. */
   async list(deleted: boolean): Promise<JobSummary[]> {
-    return this.db
+    const rows = await this.db
       .select({ ...columns, runCount: count(runs.id) })
       .from(jobs)
       .leftJoin(runs, and(eq(runs.jobId, jobs.id), isNull(runs.deletedAt)))
       .where(deleted ? isNotNull(jobs.deletedAt) : isNull(jobs.deletedAt))
       .groupBy(jobs.id)
       .orderBy(asc(jobs.createdAt));
+    return rows.map((row) => ({ ...row, ...practiceOf(row) }));
   }
 
   async read(id: string): Promise<JobDocument> {
     const [job] = await this.db.select(columns).from(jobs).where(eq(jobs.id, id));
     if (!job || job.deletedAt) throw notFound('job', id);
-    const documents = await this.runsService.ofJob(id);
-    return { ...job, runCount: documents.length, runs: documents };
+    const { practice, damaged: own = [] } = practiceOf(job);
+    const { runs: documents, damaged } = await this.runsService.ofJob(id);
+    const all = [...own, ...damaged];
+    return {
+      ...job,
+      practice,
+      runCount: documents.length,
+      runs: documents,
+      ...(all.length > 0 ? { damaged: all } : {}),
+    };
   }
 
-  /** Makes a job; the same id again gives the job made the first time. */
-  async create({ id, name, site, practice = defaultPractice }: CreateJob): Promise<JobDocument> {
-    await this.db.insert(jobs).values({ id, name, site, practice }).onConflictDoNothing();
+  /** Makes a job, by the shop’s practice unless it brings its own; the same id again gives the job made the first time. */
+  async create({ id, name, site, practice }: CreateJob): Promise<JobDocument> {
+    const own = practice ?? (await this.practices.ofShop()).practice;
+    await this.db.insert(jobs).values({ id, name, site, practice: own }).onConflictDoNothing();
     return this.read(id);
   }
 
@@ -61,11 +75,22 @@ export class JobsService {
   /** Deletes so that `restore` brings it back. */
   async remove(id: string): Promise<void> {
     await this.read(id);
-    await this.db.update(jobs).set({ deletedAt: new Date().toISOString() }).where(eq(jobs.id, id));
+    await this.db.update(jobs).set({ deletedAt: now() }).where(eq(jobs.id, id));
   }
 
   async restore(id: string): Promise<JobDocument> {
     await this.db.update(jobs).set({ deletedAt: null }).where(eq(jobs.id, id));
     return this.read(id);
   }
+}
+
+/** The practice of a job; one that cannot be read gives way to the usual one, and is said to be damaged. */
+function practiceOf({ id, practice }: { id: string; practice: unknown }): {
+  practice: Practice;
+  damaged?: Damaged[];
+} {
+  const read = readPractice(practice);
+  return read.ok
+    ? { practice: read.practice }
+    : { practice: defaultPractice, damaged: [damageOf('The practice of a job', id, read.problems)] };
 }

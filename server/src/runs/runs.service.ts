@@ -1,72 +1,66 @@
-import type { AddLogEntry, AddReading, CreateRun, ReplaceRun, RunDocument } from '@kobran/contract';
-import type { Design, LogEntry, Reading } from '@kobran/core';
+import { readDesign, type CreateRun, type ReplaceRun, type RunDocument, type Damaged } from '@kobran/contract';
+import type { Design } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
-import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
+import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
-import { jobs, logEntries, readings, runs } from '../database/schema.js';
-import { notFound, stale } from '../errors/problem.js';
+import { jobs, runs } from '../database/schema.js';
+import { damaged, notFound, stale } from '../errors/problem.js';
 import { readCheckedDesign } from '../errors/readCheckedDesign.js';
+import { FactsService } from '../facts/facts.service.js';
 import { ShopService } from '../shop/shop.service.js';
+import { now } from '../store/moment.js';
+import { apart, damageOf, type Stored } from '../store/stored.js';
 
-const readingColumns = {
-  id: readings.id,
-  runId: readings.runId,
-  pieceId: readings.pieceId,
-  expectation: readings.expectation,
-  value: readings.value,
-  by: readings.by,
-  at: readings.at,
-};
-const logColumns = {
-  id: logEntries.id,
-  runId: logEntries.runId,
-  kind: logEntries.kind,
-  about: logEntries.about,
-  text: logEntries.text,
-  by: logEntries.by,
-  at: logEntries.at,
-  end: logEntries.end,
-  trim: logEntries.trim,
-  power: logEntries.power,
+const columns = {
+  id: runs.id,
+  jobId: runs.jobId,
+  design: runs.design,
+  version: runs.version,
+  deletedAt: runs.deletedAt,
 };
 
-type RunRow = Omit<RunDocument, 'readings' | 'log'>;
-
-/** PostgreSQL writes `2026-11-03 09:00:00+00`; documents carry ISO 8601. */
-const iso = <T extends { at: string }>(row: T): T => ({ ...row, at: new Date(row.at).toISOString() });
+type RunRow = Pick<typeof runs.$inferSelect, keyof typeof columns>;
 
 @Injectable()
 export class RunsService {
   constructor(
     @Inject(DATABASE) private readonly db: Database,
     @Inject(ShopService) private readonly shop: ShopService,
+    @Inject(FactsService) private readonly facts: FactsService,
   ) {}
 
-  async ofJob(jobId: string): Promise<RunDocument[]> {
+  /** The runs of a job in the order in which they were made; a damaged one is set aside. */
+  async ofJob(jobId: string): Promise<{ runs: RunDocument[]; damaged: Damaged[] }> {
     const rows = await this.db
-      .select()
+      .select(columns)
       .from(runs)
       .where(and(eq(runs.jobId, jobId), isNull(runs.deletedAt)))
       .orderBy(asc(runs.createdAt));
-    return this.withFacts(rows);
+    const { readable, damaged: broken } = apart(await this.documents(rows));
+    return { runs: readable, damaged: [...broken, ...readable.flatMap((run) => run.damaged ?? [])] };
   }
 
   async read(id: string): Promise<RunDocument> {
     const [row] = await this.db
-      .select({
-        id: runs.id,
-        jobId: runs.jobId,
-        design: runs.design,
-        version: runs.version,
-        deletedAt: runs.deletedAt,
-      })
+      .select(columns)
       .from(runs)
       .innerJoin(jobs, eq(jobs.id, runs.jobId))
       .where(and(eq(runs.id, id), isNull(runs.deletedAt), isNull(jobs.deletedAt)));
     if (!row) throw notFound('run', id);
-    const [document] = await this.withFacts([row]);
-    return document;
+    const [document] = await this.documents([row]);
+    if (!document.ok) throw damaged('run', id, document.damaged.message);
+    return document.value;
+  }
+
+  /** @throws when there is no such run, or it is deleted, or its job is */
+  async mustStand(id: string): Promise<void> {
+    const [row] = await this.db
+      .select({ id: runs.id })
+      .from(runs)
+      .innerJoin(jobs, eq(jobs.id, runs.jobId))
+      .where(and(eq(runs.id, id), isNull(runs.deletedAt), isNull(jobs.deletedAt)));
+    if (!row) throw notFound('run', id);
   }
 
   /** Puts a run into a job; the same id again gives the run made the first time. */
@@ -96,8 +90,8 @@ export class RunsService {
   }
 
   async remove(id: string): Promise<void> {
-    await this.read(id);
-    await this.db.update(runs).set({ deletedAt: new Date().toISOString() }).where(eq(runs.id, id));
+    await this.mustStand(id);
+    await this.db.update(runs).set({ deletedAt: now() }).where(eq(runs.id, id));
   }
 
   async restore(id: string): Promise<RunDocument> {
@@ -105,56 +99,22 @@ export class RunsService {
     return this.read(id);
   }
 
-  /** Keeps a reading; sent twice it is kept once. */
-  async addReading(runId: string, reading: AddReading): Promise<void> {
-    await this.read(runId);
-    await this.db
-      .insert(readings)
-      .values({ ...reading, runId })
-      .onConflictDoNothing();
-  }
-
-  /** Keeps a line of the log; sent twice it is kept once. */
-  async addLogEntry(runId: string, entry: AddLogEntry): Promise<void> {
-    await this.read(runId);
-    await this.db
-      .insert(logEntries)
-      .values({ ...entry, runId })
-      .onConflictDoNothing();
-  }
-
-  private async withFacts(rows: RunRow[]): Promise<RunDocument[]> {
-    const ids = rows.map(({ id }) => id);
-    if (ids.length === 0) return [];
-    const [allReadings, allEntries] = await Promise.all([
-      this.db
-        .select(readingColumns)
-        .from(readings)
-        .where(inArray(readings.runId, ids))
-        .orderBy(asc(readings.at)),
-      this.db
-        .select(logColumns)
-        .from(logEntries)
-        .where(inArray(logEntries.runId, ids))
-        .orderBy(asc(logEntries.at)),
-    ]);
-    return rows.map(({ id, jobId, design, version, deletedAt }) => ({
-      id,
-      jobId,
-      version,
-      design,
-      deletedAt,
-      readings: allReadings
-        .filter((row) => row.runId === id)
-        .map(({ runId: _, ...row }): Reading => iso(row)),
-      log: allEntries
-        .filter((row) => row.runId === id)
-        .map(({ runId: _, end, trim, power, ...row }): LogEntry => ({
-          ...iso(row),
-          ...(end ? { end } : {}),
-          ...(trim ? { trim } : {}),
-          ...(power ? { power } : {}),
-        })),
-    }));
+  private async documents(rows: readonly RunRow[]): Promise<Stored<RunDocument>[]> {
+    const catalog = await this.shop.catalog();
+    const facts = await this.facts.ofRuns(rows.map(({ id }) => id));
+    return rows.map((row): Stored<RunDocument> => {
+      const read = readDesign(row.design, catalog);
+      if (!read.ok) return { ok: false, damaged: damageOf('A run', row.id, read.problems) };
+      const own = facts.get(row.id);
+      return {
+        ok: true,
+        value: {
+          ...row,
+          design: read.design,
+          facts: own?.facts ?? [],
+          ...(own && own.damaged.length > 0 ? { damaged: own.damaged } : {}),
+        },
+      };
+    });
   }
 }

@@ -1,19 +1,18 @@
-import { ImportShop, PutShopEntry, type ShopDocument, type StoredShopEntry } from '@kobran/contract';
-import { absentDimensions, CATALOG_SCHEMA, shopClasses, shopKinds, type ShopKind } from '@kobran/core';
 import {
-  Body,
-  Controller,
-  Delete,
-  Get,
-  HttpCode,
-  Inject,
-  Param,
-  ParseEnumPipe,
-  Post,
-  Put,
-} from '@nestjs/common';
-import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { classSchemas, schemaOf, type JsonSchema } from '../openapi.js';
+  absentDimensions,
+  CATALOG_SCHEMA,
+  ImportShop,
+  PutShopEntry,
+  routes,
+  shopClasses,
+  type ShopDocument,
+  type StoredShopEntry,
+} from '@kobran/contract';
+import { shopKinds, type ShopKind } from '@kobran/core';
+import { Body, Controller, Inject, Param, ParseEnumPipe } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { Handles } from '../handles.js';
+import { classSchemas, type JsonSchema } from '../openapi.js';
 import { ShopService } from './shop.service.js';
 
 const kinds = Object.fromEntries(shopKinds.map((kind) => [kind, kind]));
@@ -26,20 +25,16 @@ function withAbsent(schema: JsonSchema): JsonSchema {
 }
 
 @ApiTags('shop')
-@Controller('api/shop')
+@Controller()
 export class ShopController {
   constructor(@Inject(ShopService) private readonly shop: ShopService) {}
 
-  @Get()
-  @ApiOperation({
-    summary: 'What the shop has added to the catalogue: cables, parts, adapters, ports, stock',
-  })
+  @Handles(routes.readShop)
   read(): Promise<ShopDocument> {
     return this.shop.read();
   }
 
-  @Get('schema')
-  @ApiOperation({ summary: 'The JSON schema of a catalogue file' })
+  @Handles(routes.readShopSchema)
   schema(): object {
     const all = classSchemas('#/$defs/');
     const entry = (kind: ShopKind): object => ({
@@ -63,11 +58,7 @@ export class ShopController {
     };
   }
 
-  @Put(':kind/:id')
-  @ApiOperation({
-    summary: 'Put an entry in or replace it; 409 with the current one when the version is not current',
-  })
-  @ApiBody(schemaOf(PutShopEntry))
+  @Handles(routes.putShopEntry)
   put(
     @Param('kind') kind: string,
     @Param('id') id: string,
@@ -76,17 +67,12 @@ export class ShopController {
     return this.shop.put(kind, id, body);
   }
 
-  @Delete(':kind/:id')
-  @HttpCode(204)
-  @ApiOperation({ summary: 'Take an entry away; 409 while a run names it' })
+  @Handles(routes.removeShopEntry)
   remove(@Param('kind', new ParseEnumPipe(kinds)) kind: ShopKind, @Param('id') id: string): Promise<void> {
     return this.shop.remove(kind, id);
   }
 
-  @Post('import')
-  @HttpCode(200)
-  @ApiOperation({ summary: 'Put many entries in, all or none' })
-  @ApiBody(schemaOf(ImportShop))
+  @Handles(routes.importShop)
   import(@Body() { entries }: ImportShop): Promise<ShopDocument> {
     return this.shop.import(entries);
   }

@@ -1,7 +1,13 @@
-import type { PutShopEntry, ShopDocument, ShopFileEntry, StoredShopEntry } from '@kobran/contract';
+import {
+  readDesign,
+  readShopEntry,
+  type PutShopEntry,
+  type ShopDocument,
+  type ShopFileEntry,
+  type StoredShopEntry,
+} from '@kobran/contract';
 import {
   catalog,
-  readShopEntry,
   withShop,
   type Catalog,
   type Design,
@@ -15,6 +21,7 @@ import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
 import { jobs, runs, shopEntries } from '../database/schema.js';
 import { invalid, inUse, notFound, stale } from '../errors/problem.js';
+import { apart, damageOf, type Stored } from '../store/stored.js';
 
 /** Does a design name an entry of the catalogue? */
 export function names(design: Design, kind: ShopKind, id: string): boolean {
@@ -53,12 +60,8 @@ export class ShopService {
 
   async read(): Promise<ShopDocument> {
     const rows = await this.db.select().from(shopEntries).orderBy(asc(shopEntries.kind), asc(shopEntries.id));
-    return {
-      entries: rows.map(({ kind, data, version }): StoredShopEntry => ({
-        ...({ kind, data } as ShopEntry),
-        version,
-      })),
-    };
+    const { readable, damaged } = apart(rows.map(storedEntry));
+    return { entries: readable, ...(damaged.length > 0 ? { damaged } : {}) };
   }
 
   /** The shipped catalogue with the shop’s entries; read once, and again after a change. */
@@ -158,9 +161,26 @@ export class ShopService {
       .from(runs)
       .innerJoin(jobs, eq(jobs.id, runs.jobId))
       .where(and(isNull(runs.deletedAt), isNull(jobs.deletedAt)));
-    return rows.filter(({ design }) => names(design, kind, id)).map(({ design }) => design.name);
+    const all = await this.catalog();
+    return rows.flatMap(({ design }) => {
+      const read = readDesign(design, all);
+      return read.ok && names(read.design, kind, id) ? [read.design.name] : [];
+    });
   }
 }
 
 /** Checked instances of classes as the plain data the database keeps. */
 const plain = (entry: ShopEntry): ShopEntry => JSON.parse(JSON.stringify(entry)) as ShopEntry;
+
+/** A row as the entry it was checked as; one the rules refuse is set aside. */
+function storedEntry({
+  kind,
+  id,
+  data,
+  version,
+}: typeof shopEntries.$inferSelect): Stored<StoredShopEntry> {
+  const read = readShopEntry(kind, data);
+  return read.ok
+    ? { ok: true, value: { ...plain(read.entry), version } }
+    : { ok: false, damaged: damageOf(`An entry of the shop (${kind})`, id, read.problems) };
+}

@@ -13,7 +13,6 @@ const trace = (over: Partial<AddTrace> = {}): AddTrace => ({
   name: 'a sweep',
   far: 'load',
   rained: false,
-  birth: false,
   by: 'Wenna',
   at: '2026-11-20T10:00:00.000Z',
   referenceOhm: 50,
@@ -27,13 +26,13 @@ describe('traces', () => {
     const sent = trace();
     await api().post(path).send(sent).expect(204);
     await api().post(path).send(sent).expect(204);
-    expect(await list()).toEqual([sent]);
+    expect(await list()).toEqual([{ ...sent, birth: false }]);
   });
 
   it('one birth record for the run and one for each assembly', async () => {
-    const [first, second, alone] = [trace(), trace(), trace({ pieceId: 'main', birth: true })];
+    const [first, second, alone] = [trace(), trace(), trace({ pieceId: 'main' })];
     for (const one of [first, second, alone]) await api().post(path).send(one).expect(204);
-    await api().post(`${path}/${first.id}/birth`).expect(204);
+    for (const { id } of [alone, first]) await api().post(`${path}/${id}/birth`).expect(204);
     await api().post(`${path}/${second.id}/birth`).expect(204);
     const births = (await list()).filter(({ birth }) => birth).map(({ id }) => id);
     expect(births.sort()).toEqual([second.id, alone.id].sort());

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { Choice } from '../ui/Choice.js';
 import { QuantityField } from '../ui/QuantityField.js';
 
-const MOST_POINTS = 10_001;
+const MAX_POINTS = 10_001;
 
 const within = (read: Result<number>, least: number, most: number, said: string): Result<number> =>
   !read.ok || (read.value >= least && read.value <= most)
@@ -22,7 +22,7 @@ export function SweepFields({
   const whole = (text: string, most: number): Result<number> => {
     const read = parsePlainNumber(text, 'sweep');
     if (!read.ok) return read;
-    const least = most === MOST_POINTS ? 2 : 1;
+    const least = most === MAX_POINTS ? 2 : 1;
     return Number.isInteger(read.value) && read.value >= least && read.value <= most
       ? ok(read.value)
       : fail(
@@ -54,7 +54,7 @@ export function SweepFields({
         label="Points"
         value={setup.points}
         format={String}
-        parse={(text) => whole(text, MOST_POINTS)}
+        parse={(text) => whole(text, MAX_POINTS)}
         onChange={(points) => onChange({ points })}
       />
       <QuantityField

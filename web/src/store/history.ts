@@ -8,14 +8,14 @@ export interface History {
 }
 
 /** Steps kept; beyond it the oldest are forgotten. */
-const MOST_STEPS = 200;
+const MAX_STEPS = 200;
 
 export const historyOf = (present: Design): History => ({ present, past: [], future: [] });
 
 /** A new present; the old one is one undo away. An edit which changes nothing is none. */
 export function edited(history: History, present: Design): History {
   if (JSON.stringify(present) === JSON.stringify(history.present)) return history;
-  return { present, past: [...history.past, history.present].slice(-MOST_STEPS), future: [] };
+  return { present, past: [...history.past, history.present].slice(-MAX_STEPS), future: [] };
 }
 
 export function undone({ present, past, future }: History): History {

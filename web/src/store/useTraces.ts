@@ -1,4 +1,4 @@
-import { MOST_KEPT_POINTS, type AddTrace, type StoredTrace } from '@kobran/contract';
+import { MAX_KEPT_POINTS, type AddTrace, type StoredTrace } from '@kobran/contract';
 import { type FarEndKind, type ReadTrace, type Result, type Trace } from '@kobran/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
@@ -110,4 +110,4 @@ const traceReader = (): Remote<Background> => (reader ??= wrap<Background>(openB
 
 /** Reads a Touchstone file in a worker. */
 export const readTraceFile = async (file: File): Promise<Result<ReadTrace>> =>
-  traceReader().read(await file.text(), file.name, MOST_KEPT_POINTS);
+  traceReader().read(await file.text(), file.name, MAX_KEPT_POINTS);

@@ -19,7 +19,7 @@ export function matches({ label, hint = '', words = '' }: FinderItem, typed: str
     .every((word) => text.includes(word));
 }
 
-const MOST_SHOWN = 60;
+const MAX_SHOWN = 60;
 
 /** A long list found by typing: a combobox whose list stays open; arrows move, Enter takes. */
 export function Finder({
@@ -44,7 +44,7 @@ export function Finder({
   const [at, setAt] = useState(0);
   const list = useRef<HTMLUListElement>(null);
   const found = useMemo(() => items.filter((item) => matches(item, typed)), [items, typed]);
-  const shown = found.slice(0, MOST_SHOWN);
+  const shown = found.slice(0, MAX_SHOWN);
   const active = Math.min(at, shown.length - 1);
   useEffect(() => {
     list.current?.querySelector('[data-active=true]')?.scrollIntoView({ block: 'nearest' });
@@ -110,8 +110,8 @@ export function Finder({
       <p role="status" className="mt-1 text-sm text-muted">
         {found.length === 0
           ? `Nothing matches “${typed}”.`
-          : found.length > MOST_SHOWN
-            ? `${found.length} found, the first ${MOST_SHOWN} shown; type more.`
+          : found.length > MAX_SHOWN
+            ? `${found.length} found, the first ${MAX_SHOWN} shown; type more.`
             : `${found.length} found`}
       </p>
     </div>

@@ -1,14 +1,16 @@
-export { OwnAdapter, OwnCable, OwnPart, Port, Reel, Stock, shopClasses, shopKinds } from './entries.js';
-export type { ShopEntries, ShopEntry, ShopKind } from './entries.js';
-export {
-  CATALOG_SCHEMA,
-  absentDimensions,
-  catalogEntries,
-  catalogToCsv,
-  catalogToJson,
-  newEntries,
-  readCatalogFile,
-} from './exchange.js';
-export type { CatalogFile } from './exchange.js';
-export { impedanceFromDiameters } from './plausible.js';
-export { readShopEntry, withShop } from './shop.js';
+export { shopKinds } from './entries.js';
+export type {
+  DamagedSpan,
+  OwnAdapter,
+  OwnCable,
+  OwnPart,
+  Port,
+  Reel,
+  ShopEntries,
+  ShopEntry,
+  ShopKind,
+  Stock,
+} from './entries.js';
+export { catalogEntries, newEntries } from './newEntries.js';
+export { impedanceFromDiameters, implausible } from './plausible.js';
+export { withShop } from './shop.js';

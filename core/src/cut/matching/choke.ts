@@ -59,7 +59,7 @@ export function chokingOhm({ henry, farad }: Choke, frequencyHz: number): number
 /** Shorter coils are beyond Wheeler’s formula: length over radius. */
 const LEAST_SLENDER = 0.8;
 /** Most turns anyone winds. */
-const MOST_TURNS = 24;
+const MAX_TURNS = 24;
 
 /**
  * The choke with the fewest turns that reaches an impedance over a band; the diameter is the tightest the cable bears, or wider.
@@ -75,7 +75,7 @@ export function chooseChoke(
   diametersM: readonly number[],
 ): Choke | undefined {
   const able = diametersM
-    .flatMap((diameterM) => Array.from({ length: MOST_TURNS }, (_, k) => choke(cable, k + 1, diameterM)))
+    .flatMap((diameterM) => Array.from({ length: MAX_TURNS }, (_, k) => choke(cable, k + 1, diameterM)))
     .filter((one) => !one.tooTight && one.coilM >= LEAST_SLENDER * (one.diameterM / 2))
     .filter((one) =>
       [lowHz, Math.sqrt(lowHz * highHz), highHz].every((hz) => chokingOhm(one, hz) >= targetOhm),

@@ -1,3 +1,4 @@
+import { isOfSeries } from '../../catalog/index.js';
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe } from '../recipe.js';
 import { shrinkDown } from '../steps/finish.js';
@@ -8,7 +9,7 @@ import { fTools, pushOnF } from '../steps/fSteps.js';
 export const crimpF: Recipe = {
   id: 'crimp-f',
   name: 'F, crimp',
-  makes: ({ style, face }) => style === 'crimp' && face.startsWith('f-'),
+  makes: ({ style, face }) => style === 'crimp' && isOfSeries(face, 'f'),
   tools: (input) => fTools({ tool: 'crimper', hexMm: input.part.hexMm ?? undefined }),
   steps: (input) =>
     generalCard(input, {

@@ -1,3 +1,4 @@
+import { isOfSeries } from '../../catalog/index.js';
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe } from '../recipe.js';
 import { shortCheck } from '../steps/check.js';
@@ -9,7 +10,7 @@ import { centreTools, strippingTools } from '../steps/benches.js';
 export const crimpUhf: Recipe = {
   id: 'crimp-uhf',
   name: 'UHF plug, crimp neck',
-  makes: ({ style, face }) => style === 'crimp' && face.startsWith('uhf'),
+  makes: ({ style, face }) => style === 'crimp' && isOfSeries(face, 'uhf'),
   tools: (input) => [
     ...strippingTools(input),
     { tool: 'crimper', hexMm: input.part.hexMm ?? undefined },

@@ -1,3 +1,4 @@
+import { isOfSeries } from '../../catalog/index.js';
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe } from '../recipe.js';
 import { glandStack, glandTools, tippedGland, topHat } from '../steps/glandSteps.js';
@@ -8,7 +9,7 @@ export const glandUhf: Recipe = {
   id: 'gland-uhf',
   name: 'UHF plug, gland',
   makes: ({ style, face }, cable) =>
-    style === 'gland' && cable.shieldKind !== 'tube' && face.startsWith('uhf'),
+    style === 'gland' && cable.shieldKind !== 'tube' && isOfSeries(face, 'uhf'),
   tools: glandTools,
   steps: (input) =>
     generalCard(input, {

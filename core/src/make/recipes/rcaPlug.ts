@@ -1,3 +1,4 @@
+import { isOfSeries } from '../../catalog/index.js';
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe, type RecipeInput, type Step } from '../recipe.js';
 import { strippingTools } from '../steps/benches.js';
@@ -8,7 +9,7 @@ import { placed } from '../steps/words.js';
 export const rcaPlug: Recipe = {
   id: 'rca-plug',
   name: 'RCA plug, soldered',
-  makes: ({ style, face }) => style === 'solder' && face.startsWith('rca'),
+  makes: ({ style, face }) => style === 'solder' && isOfSeries(face, 'rca'),
   tools: (input) => [...strippingTools(input), { tool: 'fine-iron' }, { tool: 'pliers' }, { tool: 'meter' }],
   steps: (input) =>
     generalCard(input, {

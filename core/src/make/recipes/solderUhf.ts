@@ -1,3 +1,4 @@
+import { isOfSeries } from '../../catalog/index.js';
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe, type RecipeInput, type Step } from '../recipe.js';
 import { strippingTools } from '../steps/benches.js';
@@ -11,7 +12,7 @@ import { placed } from '../steps/words.js';
 export const solderUhf: Recipe = {
   id: 'solder-uhf',
   name: 'UHF plug, soldered through its holes',
-  makes: ({ style, face }) => style === 'solder' && face.startsWith('uhf'),
+  makes: ({ style, face }) => style === 'solder' && isOfSeries(face, 'uhf'),
   tools: (input) => [...strippingTools(input), { tool: 'heavy-iron' }, { tool: 'meter' }],
   steps: (input) =>
     generalCard(input, {

@@ -1,2 +1,2 @@
-export { MOST_TRACE_POINTS, readTouchstone, type ReadTrace } from './read.js';
+export { MAX_TRACE_POINTS, readTouchstone, type ReadTrace } from './read.js';
 export { writeTouchstone } from './write.js';

@@ -4,7 +4,7 @@ import { bad, defaultOptions, readOptions, type Format, type Options } from './o
 import { onePortToS, twoPortToS } from './toScattering.js';
 
 /** Larger files than any analyser writes are a mistake. */
-export const MOST_TRACE_POINTS = 200_000;
+export const MAX_TRACE_POINTS = 200_000;
 
 /** A trace with what was noticed on the way. */
 export interface ReadTrace {
@@ -189,8 +189,8 @@ function record(state: Reading, line: number): Problem | undefined {
   if (hz < 0) return bad(line, 'the frequency is negative', 'Frequencies rise from zero.');
   if (last !== undefined && hz <= last)
     return bad(line, 'the frequency does not rise', 'Each line’s frequency is above the one before it.');
-  if (state.frequencies.length >= MOST_TRACE_POINTS)
-    return bad(line, `more than ${MOST_TRACE_POINTS} frequencies`, 'Sweep with fewer points.');
+  if (state.frequencies.length >= MAX_TRACE_POINTS)
+    return bad(line, `more than ${MAX_TRACE_POINTS} frequencies`, 'Sweep with fewer points.');
   state.frequencies.push(hz);
   for (let k = 1; k < state.open.length; k++) state.values.push(state.open[k]);
   state.open.length = 0;

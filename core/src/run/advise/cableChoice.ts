@@ -3,11 +3,17 @@ import { averagePowerW, matchedLossDb } from '../../line/index.js';
 import { figure, formatDecibels, formatPower, type Figure } from '../../quantity/index.js';
 import { inCable } from '../edit/betterCables.js';
 import type { Assembly, Design, Leg } from '../design/design.js';
-import type { Sheet } from '../sheet/sheet.js';
+import type { Sheet } from '../evaluate.js';
 import { receptionOf } from '../wave/reception.js';
 import { jacketComplaint } from '../snags/jacket.js';
 
-export type CableMark = 'cheapest adequate' | 'best' | 'knee';
+export type CableMark = 'cheapest adequate' | 'lowest loss' | 'best value';
+
+/** Why a cable does not do, by kind: what no budget mends is hard. */
+export interface Objection {
+  kind: 'parts' | 'impedance' | 'budget' | 'power' | 'jacket' | 'bend' | 'flexing';
+  text: string;
+}
 
 /** One cable weighed for one assembly of a run. */
 export interface CableRow {
@@ -24,7 +30,7 @@ export interface CableRow {
   bendMm: number;
   costs: number | undefined;
   /** Why not. */
-  against: string[];
+  against: Objection[];
   adequate: boolean;
   marks: CableMark[];
 }
@@ -39,7 +45,7 @@ export interface CableChoice {
 /**
  * All cables of the catalogue side by side for one assembly: what each would do, and what speaks against it.
  *
- * The knee is the adequate-or-not frontier’s point farthest from the chord between its thinnest (cheapest) and its best end,
+ * The best value is the adequate-or-not frontier’s point farthest from the chord between its thinnest (cheapest) and its best end,
  * both axes brought to 0..1: beyond it money buys little.
  * @param sheet the run as it is now, from `evaluate`
  */
@@ -59,21 +65,19 @@ export function cableChoice(design: Design, piece: Assembly, sheet: Sheet, catal
   );
   mark(
     least((row) => row.loss.value),
-    'best',
+    'lowest loss',
   );
   mark(
-    knee(
-      rows.filter(({ against }) => against.every((why) => !isHard(why))),
+    bestValue(
+      rows.filter(({ against }) => against.every(({ kind }) => kind === 'budget')),
       price,
     ),
-    'knee',
+    'best value',
   );
   return { piece, rows, basis: priced ? 'price' : 'diameter' };
 }
 
-/** Reasons which no budget mends. */
-const isHard = (why: string): boolean => !why.startsWith(OVER_BUDGET);
-const OVER_BUDGET = 'loses';
+const objection = (kind: Objection['kind'], text: string): Objection => ({ kind, text });
 
 function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, catalog: Catalog): CableRow {
   const { service } = design;
@@ -88,16 +92,24 @@ function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, cata
   const budgetDb = service.lossBudgetDb;
   const judgedDb = receive ? snr.value : lossDb;
   const crossed = legsOf(design, piece, sheet);
-  const against = [
-    ...(changed ? [] : ['no connector parts for these faces fit it']),
+  const against: Objection[] = [
+    ...(changed ? [] : [objection('parts', 'no connector parts for these faces fit it')]),
     ...impedanceAgainst(cable, sheet.referenceOhm, receive),
     ...(judgedDb > budgetDb
       ? [
-          `${OVER_BUDGET} ${formatDecibels(judgedDb)}${receive ? ' of signal-to-noise' : ''}, budget ${formatDecibels(budgetDb)}`,
+          objection(
+            'budget',
+            `loses ${formatDecibels(judgedDb)}${receive ? ' of signal-to-noise' : ''}, budget ${formatDecibels(budgetDb)}`,
+          ),
         ]
       : []),
     ...(!receive && averageW > limitW
-      ? [`bears ${formatPower(limitW)} on average, the run asks ${formatPower(averageW)}`]
+      ? [
+          objection(
+            'power',
+            `handles ${formatPower(limitW)} on average, the run asks ${formatPower(averageW)}`,
+          ),
+        ]
       : []),
     ...placesAgainst(cable, crossed),
   ];
@@ -134,10 +146,10 @@ function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, cata
 /** Nominal attenuation of a cable type is good to about this share. From memory. */
 const ATTENUATION_SHARE = 0.07;
 
-const impedanceAgainst = ({ impedanceOhm }: Cable, referenceOhm: number, receive: boolean): string[] =>
+const impedanceAgainst = ({ impedanceOhm }: Cable, referenceOhm: number, receive: boolean): Objection[] =>
   impedanceOhm === referenceOhm || (receive && impedanceOhm === 75)
     ? []
-    : [`${impedanceOhm} ohm in a ${referenceOhm} ohm run`];
+    : [objection('impedance', `${impedanceOhm} ohm in a ${referenceOhm} ohm run`)];
 
 /** The legs an assembly lies in. */
 function legsOf({ legs }: Design, { id }: Assembly, { pieces, route }: Sheet): Leg[] {
@@ -148,22 +160,22 @@ function legsOf({ legs }: Design, { id }: Assembly, { pieces, route }: Sheet): L
     .map((span) => legs[span.leg]);
 }
 
-function placesAgainst(cable: Cable, legs: readonly Leg[]): string[] {
+function placesAgainst(cable: Cable, legs: readonly Leg[]): Objection[] {
   return legs.flatMap((leg) => {
     const flexes = leg.kind === 'rotator loop';
     const leastMm = flexes ? cable.bendRepeatedMm : cable.bendOnceMm;
     const bent = leg.bendRadiusMm !== undefined && leg.bendRadiusMm < leastMm;
     const jacket = jacketComplaint(cable, leg);
     return [
-      ...(jacket ? [`${leg.name}: ${jacket.why}`] : []),
-      ...(bent ? [`${leg.name} bends to ${leg.bendRadiusMm} mm, it takes ${leastMm} mm`] : []),
-      ...(flexes && cable.centreKind === 'solid' ? [`${leg.name} flexes a solid centre`] : []),
+      ...(jacket ? [objection('jacket', `${leg.name}: ${jacket.why}`)] : []),
+      ...(bent ? [objection('bend', `${leg.name} bends to ${leg.bendRadiusMm} mm, it takes ${leastMm} mm`)] : []),
+      ...(flexes && cable.centreKind === 'solid' ? [objection('flexing', `${leg.name} flexes a solid centre`)] : []),
     ];
   });
 }
 
 /** The point of the frontier farthest from the chord between its ends. */
-function knee(rows: readonly CableRow[], price: (row: CableRow) => number): CableRow | undefined {
+function bestValue(rows: readonly CableRow[], price: (row: CableRow) => number): CableRow | undefined {
   const front: CableRow[] = [];
   for (const row of rows.toSorted((x, y) => price(x) - price(y) || x.loss.value - y.loss.value)) {
     const last = front.at(-1);

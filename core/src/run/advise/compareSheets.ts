@@ -1,5 +1,5 @@
 import { figure, type Figure } from '../../quantity/index.js';
-import type { Sheet } from '../sheet/sheet.js';
+import type { Sheet } from '../evaluate.js';
 
 /** One line of a what-if: the same figure of two designs. */
 export interface SheetDifference {

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { defaultPractice } from '../../practice/index.js';
 import { catalog } from '../../catalog/index.js';
-import { anOutdoorRun } from '../aRun.fixture.js';
-import { defaultPractice, evaluate, proposeRun, readDesign } from '../index.js';
+import { anOutdoorRun, sheetOf } from '../aRun.fixture.js';
+import { proposeRun, checkReferences } from '../index.js';
 
 const wish = anOutdoorRun();
 
@@ -29,8 +30,8 @@ describe('a run from two ports', () => {
             catalog,
             defaultPractice,
           );
-          const sheet = evaluate(design, catalog);
-          expect(readDesign(JSON.parse(JSON.stringify(design)), catalog).ok).toBe(true);
+          const sheet = sheetOf(design);
+          expect(checkReferences(design, catalog)).toEqual([]);
           expect(sheet.passes).toBe(true);
           expect(sheet.snags.filter(({ level }) => level === 'stop')).toEqual([]);
           expect(design.pieces.some(({ kind }) => kind === 'arrester')).toBe(true);
@@ -74,7 +75,7 @@ describe('a run from two ports', () => {
         catalog,
         defaultPractice,
       );
-      expect(evaluate(design, catalog).passes, `${radio} to ${antenna}`).toBe(true);
+      expect(sheetOf(design).passes, `${radio} to ${antenna}`).toBe(true);
     }
   });
 
@@ -99,6 +100,6 @@ describe('a run from two ports', () => {
     expect(cables.every(({ cable }) => catalog.cables.get(cable)?.impedanceOhm === 75)).toBe(true);
     const arrester = design.pieces.find((piece) => piece.kind === 'arrester');
     expect(arrester && catalog.arresters.get(arrester.arrester)?.passesDc).toBe(true);
-    expect(evaluate(design, catalog).snags.filter(({ level }) => level === 'stop')).toEqual([]);
+    expect(sheetOf(design).snags.filter(({ level }) => level === 'stop')).toEqual([]);
   });
 });

@@ -1,9 +1,18 @@
-import { faceOf, isReverse, type Cable, type Catalog, type Part, type Style } from '../../catalog/index.js';
+import {
+  faceOf,
+  isOfSeries,
+  isReverse,   type Cable,
+  type Catalog,
+  type Part,
+  type Style,
+} from '../../catalog/index.js';
 import { partsFor, type TurnedAdapter } from '../../fit/index.js';
 import { attenuationDbPer100M } from '../../line/index.js';
 import { isExposed } from '../../route/index.js';
 import { applyChange, freshId } from '../design/change.js';
 import { DESIGN_SCHEMA, type AnyPiece, type Assembly, type Design } from '../design/design.js';
+import { isReceiveOnly, topHzOf } from '../design/lookups.js';
+import { noFacts } from '../facts/facts.js';
 import { evaluate } from '../evaluate.js';
 import type { Practice } from '../../practice/index.js';
 import { referenceOhmOf } from '../design/reference.js';
@@ -21,12 +30,12 @@ export function proposeRun(wish: RunWish, catalog: Catalog, practice: Practice):
   const bare: Design = { schema: DESIGN_SCHEMA, ...wish, pieces: [] };
   const lengthM = Math.max(
     0.3,
-    evaluate({ ...bare, pieces: [] }, catalog, { practice, sweepPoints: 1 }).route.total.value,
+    evaluate({ ...bare, pieces: [] }, catalog, { facts: noFacts, practice, sweepPoints: 1 }).route.total.value,
   );
-  const topHz = Math.max(...wish.service.bands.map(({ highHz }) => highHz));
+  const topHz = topHzOf(wish);
   const ohm = referenceOhmOf(wish);
   const tried = [...catalog.cables.values()]
-    .filter(({ impedanceOhm }) => impedanceOhm === ohm || (wish.service.powerW === 0 && impedanceOhm === 75))
+    .filter(({ impedanceOhm }) => impedanceOhm === ohm || (isReceiveOnly(wish) && impedanceOhm === 75))
     .sort(
       (x, y) => x.jacketMm - y.jacketMm || attenuationDbPer100M(x, topHz) - attenuationDbPer100M(y, topHz),
     )
@@ -86,7 +95,7 @@ function endFor(
   { uhfShield }: Practice,
 ): { part: string; chain: TurnedAdapter[] } | undefined {
   const meeting = partsToMeet(faceOf(portFace), cable.id, catalog, exposed);
-  const ofOurSchool = ({ style, face }: Part): boolean => style === uhfShield && face.startsWith('uhf');
+  const ofOurSchool = ({ style, face }: Part): boolean => style === uhfShield && isOfSeries(face, 'uhf');
   const direct = meeting.find(ofOurSchool) ?? meeting.at(0);
   if (direct) return { part: direct.id, chain: [] };
   const parts = partsFor(cable, catalog.parts.values(), exposed).filter(
@@ -100,8 +109,8 @@ function endFor(
 function settle(design: Design, catalog: Catalog, practice: Practice): Design {
   let settled = design;
   for (const rule of ['arrester-missing', 'reach']) {
-    const snag = evaluate(settled, catalog, { practice, sweepPoints: 1 }).snags.find(
-      ({ id, level }) => id.startsWith(rule) && level !== 'note',
+    const snag = evaluate(settled, catalog, { facts: noFacts, practice, sweepPoints: 1 }).snags.find(
+      (one) => one.rule === rule && one.level !== 'note',
     );
     for (const change of snag?.remedies.at(0)?.changes ?? []) settled = applyChange(settled, change);
   }
@@ -110,7 +119,7 @@ function settle(design: Design, catalog: Catalog, practice: Practice): Design {
 
 /** Stops count most, then cautions which the plan itself can avoid, then joints. */
 function planWeight(design: Design, catalog: Catalog, practice: Practice): number {
-  const { snags } = evaluate(design, catalog, { practice, sweepPoints: 1 });
+  const { snags } = evaluate(design, catalog, { facts: noFacts, practice, sweepPoints: 1 });
   const avoidable = snags.filter(({ stage }) => stage !== 'seal');
   const stops = avoidable.filter(({ level }) => level === 'stop').length;
   const cautions = avoidable.filter(({ level }) => level === 'caution').length;

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { catalog } from '../../catalog/index.js';
-import { anOutdoorRun } from '../aRun.fixture.js';
-import { evaluate, runExpectations, type Design } from '../index.js';
+import { anOutdoorRun, sheetOf } from '../aRun.fixture.js';
+import { runExpectations, type Design } from '../index.js';
 
-const of = (design: Design) => runExpectations(design, catalog, evaluate(design, catalog));
+const of = (design: Design) => runExpectations(design, catalog, sheetOf(design));
 const named = (design: Design, name: string) => of(design).find((one) => one.name.startsWith(name));
 
 describe('what to expect of a whole run', () => {
@@ -11,7 +11,7 @@ describe('what to expect of a whole run', () => {
 
   it('loss into a load is the matched loss with its joints, and a run twice as long loses twice as much', () => {
     const loss = named(design, 'Loss')?.expected.value ?? 0;
-    const { figures } = evaluate(design, catalog);
+    const { figures } = sheetOf(design);
     expect(loss).toBeGreaterThan(figures.matchedLoss.value);
     const longer = {
       ...design,

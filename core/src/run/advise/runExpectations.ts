@@ -4,7 +4,7 @@ import { lossMarginDb, magnitudes, returnLossLimitDb } from '../../prove/index.j
 import { figure, formatDecibels, type Figure } from '../../quantity/index.js';
 import { dcShorts } from '../design/dcShorts.js';
 import type { Design } from '../design/design.js';
-import type { Sheet } from '../sheet/sheet.js';
+import type { Sheet } from '../evaluate.js';
 import { predictSweep } from '../wave/predict.js';
 
 /** One thing to expect of the whole run, its ends joined. */

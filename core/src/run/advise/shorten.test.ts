@@ -1,39 +1,39 @@
 import { describe, expect, it } from 'vitest';
 import { catalog } from '../../catalog/index.js';
 import { SPEED_OF_LIGHT } from '../../line/index.js';
-import { aRun, cable, sheetOf, snagsOf } from '../aRun.fixture.js';
-import { REMAKE_M, applyChange, dcShorts, defaultPractice, endMade, shorten, type Facts } from '../index.js';
+import { aRun, cable, fact, sheetOf, snagsOf } from '../aRun.fixture.js';
+import { REMAKE_M, defaultPractice } from '../../practice/index.js';
+import { applyChange, dcShorts, isEndMade, noFacts, shorten, type Design, type Fact } from '../index.js';
 import { slackOf } from '../facts/slack.js';
 
-const entryOf = (
-  kind: 'end made' | 'end failed' | 'damaged',
-  at: number,
-  lostM?: number,
-): Facts['log'][number] => ({
-  id: `e${at}`,
-  kind,
-  about: 'main.a',
-  text: '',
-  by: 'Wenna',
-  at: `2026-11-0${at}T10:00:00.000Z`,
-  ...(lostM === undefined
-    ? {}
-    : { end: { part: 'n-plug-crimp-10mm', cable: 'rg213', recipe: 'crimp-bnc', work: 'new end', lostM } }),
-});
-const facts = (...log: Facts['log'][number][]): Facts => ({ readings: [], log });
+const about = (kind: 'end made' | 'end failed' | 'damaged', day: number, lostM?: number): Fact =>
+  fact(
+    {
+      kind,
+      endId: 'main.a',
+      ...(lostM === undefined
+        ? {}
+        : {
+            end: { part: 'n-plug-crimp-10mm', cable: 'rg213', recipe: 'crimp-bnc', work: 'new end', lostM },
+          }),
+    },
+    `2026-11-0${day}T10:00:00.000Z`,
+  );
+const cut = (design: Design, lostM: number, pieceId = 'main'): ReturnType<typeof shorten> =>
+  shorten(design, catalog, { pieceId, lostM }, { facts: noFacts, practice: defaultPractice });
 
 describe('an end is made until it fails or is damaged', () => {
   it.each([
     [[], false],
-    [[entryOf('end made', 1)], true],
-    [[entryOf('end made', 1), entryOf('damaged', 2)], false],
-    [[entryOf('end made', 1), entryOf('end failed', 2)], false],
-    [[entryOf('end failed', 1), entryOf('end made', 2)], true],
-    [[entryOf('end made', 3), entryOf('damaged', 2)], true],
-  ])('%#', (log, made) => expect(endMade(facts(...log), 'main.a')).toBe(made));
+    [[about('end made', 1)], true],
+    [[about('end made', 1), about('damaged', 2)], false],
+    [[about('end made', 1), about('end failed', 2)], false],
+    [[about('end failed', 1), about('end made', 2)], true],
+    [[about('end made', 3), about('damaged', 2)], true],
+  ])('%#', (log, made) => expect(isEndMade(log, 'main.a')).toBe(made));
 
   it('the sheet counts what an end has cost', () => {
-    const [end] = sheetOf(aRun(), facts(entryOf('end failed', 1, 0.04), entryOf('damaged', 2, 0.3))).ends;
+    const [end] = sheetOf(aRun(), [about('end failed', 1, 0.04), about('damaged', 2, 0.3)]).ends;
     expect(end.failures).toBe(1);
     expect(end.lostM).toBeCloseTo(0.34, 9);
   });
@@ -42,7 +42,7 @@ describe('an end is made until it fails or is damaged', () => {
 // Arithmetic of the legs: 12 m and a loop of 0.3 m; a re-make costs 60 mm (common practice, no source).
 describe('what the slack still covers', () => {
   const slack = (lengthM: number) => {
-    const found = slackOf(aRun(), lengthM, defaultPractice, facts());
+    const found = slackOf(aRun(), lengthM, defaultPractice, noFacts);
     if (!found) throw new Error('no slack');
     return found;
   };
@@ -59,7 +59,7 @@ describe('what the slack still covers', () => {
   });
 
   it('says nothing of a run without legs', () =>
-    expect(slackOf(aRun({ legs: [] }), 5, defaultPractice, facts())).toBeUndefined());
+    expect(slackOf(aRun({ legs: [] }), 5, defaultPractice, noFacts)).toBeUndefined());
 
   it('too little for the re-makes is a caution, and no longer one when the ends are made', () => {
     const tight = aRun({ pieces: [cable({ lengthM: 12.31 })] });
@@ -67,21 +67,21 @@ describe('what the slack still covers', () => {
       level: 'caution',
       what: 'Reaches, with no cable for a re-make',
     });
-    const other = { ...entryOf('end made', 1), id: 'b', about: 'main.b' };
-    expect(snagsOf(tight, 'reach', facts(entryOf('end made', 1), other))).toEqual([]);
+    const other = fact({ kind: 'end made', endId: 'main.b' });
+    expect(snagsOf(tight, 'reach', [about('end made', 1), other])).toEqual([]);
   });
 
   it('too short for the legs and loops is a stop, made or not', () => {
-    const other = { ...entryOf('end made', 1), id: 'b', about: 'main.b' };
+    const other = fact({ kind: 'end made', endId: 'main.b' });
     const short = aRun({ pieces: [cable({ lengthM: 12.2 })] });
-    expect(snagsOf(short, 'reach', facts(entryOf('end made', 1), other))[0].level).toBe('stop');
+    expect(snagsOf(short, 'reach', [about('end made', 1), other])[0].level).toBe('stop');
   });
 });
 
 describe('a failed end makes its cable shorter', () => {
   it('by the length it cost: length, phase, time and loss go down together', () => {
     const design = aRun();
-    const { before, after, change } = shorten(design, catalog, 'main', 0.5);
+    const { before, after, change } = cut(design, 0.5);
     if (!after || !change) throw new Error('nothing left');
     expect(after.length.value).toBeCloseTo(12, 9);
     // β = 360 f / (VF c); RG-213/U has VF 0.66 (MIL-DTL-17, from memory).
@@ -99,24 +99,24 @@ describe('a failed end makes its cable shorter', () => {
     [1, 'stop', 'does not reach'],
     [12.49, 'stop', 'Nothing would be left'],
   ])('%d m lost: %s', (lostM, level, words) => {
-    const { verdict } = shorten(aRun(), catalog, 'main', lostM);
+    const { verdict } = cut(aRun(), lostM);
     expect(verdict.level).toBe(level);
     expect(verdict.text).toContain(words);
   });
 
-  it('nothing lost is no change', () => expect(shorten(aRun(), catalog, 'main', 0).change).toBeUndefined());
+  it('nothing lost is no change', () => expect(cut(aRun(), 0).change).toBeUndefined());
 
   it('where length is phase, a failure is a stop whatever the slack', () => {
     const phased = aRun({
       pieces: [cable({ lengthM: 12.5, target: { frequencyHz: 145e6, degrees: 3300 } })],
     });
-    const { verdict } = shorten(phased, catalog, 'main', REMAKE_M);
+    const { verdict } = cut(phased, REMAKE_M);
     expect(verdict.level).toBe('stop');
     expect(verdict.text).toContain('phase');
   });
 
   it('a piece that is no assembly is a mistake of the program', () =>
-    expect(() => shorten(aRun(), catalog, 'nowhere', 1)).toThrow('nowhere'));
+    expect(() => cut(aRun(), 1, 'nowhere')).toThrow('nowhere'));
 });
 
 // Common practice, no source: what joins pin and shell rightly.

@@ -4,9 +4,10 @@ import { SPEED_OF_LIGHT, matchedLossDb } from '../../line/index.js';
 import { figure, type Figure } from '../../quantity/index.js';
 import { applyChange, type Change } from '../design/change.js';
 import type { Assembly, Design } from '../design/design.js';
-import { noFacts, type Facts } from '../facts/facts.js';
+import { assemblyOf, topHzOf } from '../design/lookups.js';
+import type { Facts } from '../facts/kinds.js';
 import { layOut } from '../wave/layout.js';
-import { defaultPractice, type Practice } from '../../practice/index.js';
+import type { Practice } from '../../practice/index.js';
 import { slackOf, type Slack } from '../facts/slack.js';
 
 /** Shorter than this is no assembly any more, m; as `Assembly.lengthM` demands. */
@@ -34,29 +35,27 @@ export interface Shortened {
   verdict: { level: 'fine' | 'caution' | 'stop'; text: string };
 }
 
-export interface ShortenOptions {
-  facts?: Facts;
-  practice?: Practice;
+/** What is cut off which assembly, finished length, m, 0 or more. */
+export interface Loss {
+  pieceId: string;
+  lostM: number;
 }
 
 /**
  * Cuts `lostM` off a piece: length, phase, loss and reach before and after.
  *
- * @param pieceId an assembly of the design; throws when it is not
- * @param lostM finished length lost, m, 0 or more
+ * @throws when the design has no such assembly
  * Phase: β·length with the data sheet's velocity factor; loss: k1·√f + k2·f.
  */
 export function shorten(
   design: Design,
   catalog: Catalog,
-  pieceId: string,
-  lostM: number,
-  { facts = noFacts, practice = defaultPractice }: ShortenOptions = {},
+  { pieceId, lostM }: Loss,
+  { facts, practice }: { facts: Facts; practice: Practice },
 ): Shortened {
-  const piece = design.pieces.find((one): one is Assembly => one.id === pieceId && one.kind === 'assembly');
-  if (!piece) throw new Error(`no assembly ${pieceId}`);
+  const piece = assemblyOf(design, pieceId);
   const cable = entry(catalog.cables, piece.cable);
-  const topHz = Math.max(...design.service.bands.map(({ highHz }) => highHz));
+  const topHz = topHzOf(design);
   const standing = (of: Assembly, within: Design): Standing => ({
     length: figure(of.lengthM, 'm', 'the design', 0.005),
     degrees: figure(

@@ -1,8 +1,9 @@
 import type { Catalog } from '../../catalog/index.js';
 import type { WantedPiece } from '../../cut/index.js';
-import type { Assembly, Design } from '../design/design.js';
+import { assemblyOf } from '../design/lookups.js';
+import type { Design } from '../design/design.js';
 import { evaluate } from '../evaluate.js';
-import type { Facts } from '../facts/facts.js';
+import type { Facts } from '../facts/kinds.js';
 import type { Practice } from '../../practice/index.js';
 
 /** A run of a job with what was done to it. */
@@ -25,14 +26,14 @@ export const piecesToCut = (runs: readonly RunOfJob[], catalog: Catalog, practic
     evaluate(design, catalog, { facts, practice })
       .cuts.filter(({ done }) => !done)
       .map(({ pieceId, name, cable, cut }): PieceToCut => {
-        const piece = design.pieces.find((one): one is Assembly => one.id === pieceId);
+        const piece = assemblyOf(design, pieceId);
         return {
           id: `${runId} ${pieceId}`,
           name,
           cable: cable.id,
           lengthM: cut.value,
-          set: piece?.set ?? '',
-          lot: piece?.lot ?? '',
+          set: piece.set ?? '',
+          lot: piece.lot ?? '',
           runId,
           pieceId,
           runName: design.name,

@@ -2,7 +2,7 @@ import { entry, type Catalog } from '../../catalog/index.js';
 import { CUT_SIGMA_M, READING_SIGMA, delayOfResonance, type SetMember } from '../../cut/index.js';
 import { SPEED_OF_LIGHT } from '../../line/index.js';
 import type { Assembly } from '../design/design.js';
-import type { Facts } from '../facts/facts.js';
+import type { Facts } from '../facts/kinds.js';
 import { lotOf, trimGoalOf, trimReadings } from './trimming.js';
 
 /**

@@ -1,5 +1,6 @@
 import { entry, type Catalog } from '../../catalog/index.js';
 import {
+  PHASE_TOLERANCE_DEG,
   VELOCITY_TOLERANCE,
   cutEndBehindPlaneM,
   delayOfResonance,
@@ -10,11 +11,10 @@ import {
 } from '../../cut/index.js';
 import { SPEED_OF_LIGHT } from '../../line/index.js';
 import type { Assembly } from '../design/design.js';
-import type { Facts } from '../facts/facts.js';
-import type { TrimRecord } from '../facts/trimRecord.js';
+import { factsOf } from '../facts/facts.js';
+import type { Facts } from '../facts/kinds.js';
+import type { TrimRecord } from '../facts/trimmed.js';
 
-/** Phase left over that nobody can use, degrees. Common practice, no source. */
-const GOOD_ENOUGH_DEG = 1;
 /** Data sheets are good to ± 1.5 %, taken as three standard deviations. */
 const SHEET_SIGMAS = 3;
 
@@ -58,12 +58,12 @@ export function trimGoalOf(piece: Assembly, catalog: Catalog, lot: LearnedLot): 
     toComeS: endS(piece.b.part),
     velocityFactor: lot.velocityFactor,
     velocitySigma: lot.sigma,
-    toleranceDeg: GOOD_ENOUGH_DEG,
+    toleranceDeg: PHASE_TOLERANCE_DEG,
   };
 }
 
 /** Readings of one piece in the order in which they were taken, since it was last begun. */
 export const trimReadings = (facts: Facts, pieceId: string): TrimReading[] =>
-  facts.log
-    .filter(({ about, kind }) => about === pieceId && kind === 'trimmed')
-    .flatMap(({ trim }) => trim ?? []);
+  factsOf(facts, 'trimmed')
+    .filter((one) => one.pieceId === pieceId)
+    .map(({ trim }) => trim);

@@ -3,7 +3,7 @@ import { partsFor } from '../../fit/index.js';
 import { attenuationDbPer100M, matchedLossDb } from '../../line/index.js';
 import { formatDecibels } from '../../quantity/index.js';
 import type { Assembly } from '../design/design.js';
-import type { Remedy } from '../snags/snag.js';
+import type { Remedy } from '../design/remedy.js';
 
 /** The part with this face which fits the cable: the one fitted now if it does, else the usual choice. */
 export function partFor(

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { catalog, entry } from '../../catalog/index.js';
 import { quarterWave } from '../../cut/index.js';
-import { anOutdoorRun } from '../aRun.fixture.js';
-import { applyChange, evaluate, putMatch, readDesign } from '../index.js';
+import { anOutdoorRun, sheetOf } from '../aRun.fixture.js';
+import { applyChange, putMatch, checkReferences } from '../index.js';
 
 describe('a matching device put into a run', () => {
   it('is pieces with their electrical targets before the antenna, and the run is still one', () => {
@@ -14,9 +14,9 @@ describe('a matching device put into a run', () => {
     expect(added.map((piece) => (piece.kind === 'assembly' ? piece.target?.degrees : 0))).toEqual(
       device.pieces.map(({ degrees }) => degrees),
     );
-    expect(readDesign(JSON.parse(JSON.stringify(made)), catalog).ok).toBe(true);
+    expect(checkReferences(made, catalog)).toEqual([]);
     // Each is trimmed as a piece whose length is phase.
-    const targets = evaluate(made, catalog).cuts.filter(({ electrical }) => electrical);
+    const targets = sheetOf(made).cuts.filter(({ electrical }) => electrical);
     expect(targets.length).toBe(device.pieces.length);
   });
 });

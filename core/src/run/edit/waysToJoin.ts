@@ -12,7 +12,7 @@ import { isExposed } from '../../route/index.js';
 import { freshId } from '../design/change.js';
 import type { AdapterPiece, AnyPiece, Assembly, Design } from '../design/design.js';
 import { facesOf, type PlacedJoint, type PlacedPiece } from '../wave/layout.js';
-import type { Remedy } from '../snags/snag.js';
+import type { Remedy } from '../design/remedy.js';
 
 /** One way to make a joint fit, ranked among the others. */
 export interface Way extends Remedy {

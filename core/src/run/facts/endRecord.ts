@@ -1,40 +1,55 @@
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsIn,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-} from 'class-validator';
+import type { Catalog } from '../../catalog/index.js';
 
 /** Work on ends which a record may be about. */
-export const recordWorks = ['new end', 're-end', 'shrink'] as const;
+export const endWorks = ['new end', 're-end', 'shrink'] as const;
+export type EndWork = (typeof endWorks)[number];
 
-/** What a log entry about an end says in figures, so that a shop can learn from it. */
-export class EndRecord {
+/** What a fact about an end says in figures, so that a shop can learn from it. */
+export interface EndRecord {
   /** Id of the connector part, and of the cable it went on. */
-  @IsString() @Length(1, 80) part!: string;
-  @IsString() @Length(1, 80) cable!: string;
+  part: string;
+  cable: string;
   /** Which recipe it was made by. */
-  @IsString() @Length(1, 60) recipe!: string;
-  @IsIn(recordWorks) work!: (typeof recordWorks)[number];
+  recipe: string;
+  work: EndWork;
   /** Why it failed or was damaged, or what was done differently. */
-  @IsOptional() @IsString() @MaxLength(300) cause?: string;
+  cause?: string;
   /** Step of the card at which it happened. */
-  @IsOptional() @IsString() @MaxLength(60) step?: string;
+  step?: string;
   /** Cable lost, m. */
-  @IsOptional() @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0) @Max(1000) lostM?: number;
+  lostM?: number;
   /** The second person of a two-person check. */
-  @IsOptional() @IsString() @MaxLength(60) checkedBy?: string;
+  checkedBy?: string;
   /** What was done differently on the way to a made end. */
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(40)
-  @IsString({ each: true })
-  @MaxLength(300, { each: true })
   deviations?: string[];
 }
+
+/** A piece of several made side by side. */
+export interface PieceOfBatch {
+  /** From 1. */
+  piece: number;
+  of: number;
+}
+
+/** A fact about an end. Entries of before records were kept have none. */
+export interface AboutEnd {
+  endId: string;
+  end?: EndRecord;
+  batch?: PieceOfBatch;
+}
+
+/** What the log calls the end: `jumper.a`, and `jumper.a#3` for a piece of a batch beside the run’s own. */
+export const aboutEnd = ({ endId }: AboutEnd): string => endId;
+
+export const partNameOf = ({ end }: AboutEnd, catalog: Catalog): string =>
+  end ? (catalog.parts.get(end.part)?.name ?? end.part) : '';
+
+export const batchText = ({ batch }: AboutEnd): string => (batch ? `piece ${batch.piece} of ${batch.of}` : '');
+
+/** The cause and the step it happened at. */
+export const causeText = ({ end }: AboutEnd): string =>
+  end?.cause === undefined ? '' : `${end.cause}${end.step === undefined ? '' : ` (at ${end.step})`}`;
+
+/** Parts of a sentence, those which are empty left out. */
+export const joined = (parts: readonly string[], by = '; '): string =>
+  parts.filter((part) => part !== '').join(by);

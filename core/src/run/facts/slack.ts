@@ -1,5 +1,8 @@
 import type { Design } from '../design/design.js';
-import { endMade, type Facts } from './facts.js';
+import { endIdsOf } from '../design/ids.js';
+import { assembliesOf } from '../design/lookups.js';
+import { isEndMade } from './facts.js';
+import type { Facts } from './kinds.js';
 import { REMAKE_M, type Practice } from '../../practice/index.js';
 
 /** How much cable a run has beyond its route, and what it is good for. Lengths in m. */
@@ -38,8 +41,7 @@ export function slackOf(design: Design, totalM: number, practice: Practice, fact
   };
 }
 
-const openEnds = ({ pieces }: Design, facts: Facts): number =>
-  pieces
-    .filter(({ kind }) => kind === 'assembly')
-    .flatMap(({ id }) => [`${id}.a`, `${id}.b`])
-    .filter((id) => !endMade(facts, id)).length;
+const openEnds = (design: Design, facts: Facts): number =>
+  assembliesOf(design)
+    .flatMap(({ id }) => endIdsOf(id))
+    .filter((id) => !isEndMade(facts, id)).length;

@@ -1,12 +1,12 @@
 import { formatDecibels, formatFrequency, formatPower } from '../../quantity/index.js';
 import type { Design } from '../design/design.js';
-import type { Sheet } from './sheet.js';
+import type { SheetBody } from './sheet.js';
 
 /** The answer in a sentence, and what it rests on. */
 export function sentences(
   design: Design,
-  { passes, joints, figures: f, receiveOnly, reception, topHz, snags }: Omit<Sheet, 'headline' | 'reason'>,
-): Pick<Sheet, 'headline' | 'reason'> {
+  { passes, joints, figures: f, receiveOnly, reception, topHz, snags }: Omit<SheetBody, 'headline' | 'reason'>,
+): Pick<SheetBody, 'headline' | 'reason'> {
   const hz = formatFrequency(topHz);
   const percent = Math.round(10 ** (-f.loss.value / 10) * 100);
   const heard = reception && formatDecibels(reception.costs.value);

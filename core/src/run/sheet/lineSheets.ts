@@ -12,7 +12,7 @@ import { matingEffect } from '../../fit/index.js';
 import { figure } from '../../quantity/index.js';
 import type { Design } from '../design/design.js';
 import type { Layout, PlacedJoint, PlacedPiece } from '../wave/layout.js';
-import type { JointSheet, PieceSheet, Sheet } from './sheet.js';
+import type { JointSheet, PieceSheet, SheetBody } from './sheet.js';
 import type { Snag } from '../snags/snag.js';
 
 /** What the Line shows: figures of the run, its pieces and its joints. */
@@ -29,7 +29,7 @@ export function figures(
   reflections: Float64Array,
   edges: Along[],
   topHz: number,
-): Sheet['figures'] {
+): SheetBody['figures'] {
   const { powerW } = design.service;
   const matched = layout.pieces.reduce(
     (sum, { piece }) =>

@@ -1,5 +1,5 @@
 import type { TubeChoice } from '../../ground/index.js';
-import type { Cable, Face, Part } from '../../catalog/index.js';
+import type { Arrester, Cable, Face, Part } from '../../catalog/index.js';
 import type { CutSheet } from '../../cut/index.js';
 import type { Mating, MatingEffect } from '../../fit/index.js';
 import type { StripGauge } from '../../make/index.js';
@@ -8,11 +8,12 @@ import type { Figure } from '../../quantity/index.js';
 import type { RouteLength, Zone } from '../../route/index.js';
 import type { ProfileStep, Wrap } from '../../seal/index.js';
 import type { AnyPiece } from '../design/design.js';
-import type { LogEntry, Reading } from '../facts/facts.js';
+import type { EndSide } from '../design/ids.js';
+import type { FactOf } from '../facts/kinds.js';
 import type { Reception } from '../wave/reception.js';
+import type { RulerSamples } from '../wave/rulerAt.js';
 import type { Slack } from '../facts/slack.js';
 import type { Snag } from '../snags/snag.js';
-import type { Stage, StageId } from '../stages/stages.js';
 
 /** One piece as the drawing needs it. */
 export interface PieceSheet {
@@ -54,10 +55,10 @@ export interface JointSheet {
 }
 
 export interface EndSheet {
-  /** `main.a`: what the log calls it. */
+  /** `main.a`: what facts call it. */
   id: string;
   pieceId: string;
-  end: 'a' | 'b';
+  end: EndSide;
   /** `Main cable, radio end`. */
   name: string;
   atM: number;
@@ -74,13 +75,13 @@ export interface EndSheet {
   /** Cable which this end has cost so far, m. */
   lostM: number;
   /** What was done differently, newest last. */
-  deviations: LogEntry[];
+  deviations: FactOf<'deviation'>[];
 }
 
 export interface ProofSheet {
   pieceId: string;
   name: string;
-  expectations: (Expectation & { reading?: Reading; judgement?: ReadingJudgement })[];
+  expectations: (Expectation & { reading?: FactOf<'reading'>; judgement?: ReadingJudgement })[];
 }
 
 export interface WrapSheet {
@@ -93,28 +94,14 @@ export interface WrapSheet {
   sealed: boolean;
 }
 
-/** Voltage, current, power and loss along the ruler at one frequency; arrays of equal length. */
-export interface RulerSamples {
-  frequencyHz: number;
-  distanceM: Float64Array;
-  /** Net power, W, with the transmitter's *forward* rating at the radio. */
-  netW: Float64Array;
-  /** What has turned into heat up to here, dB. */
-  heatLossDb: Float64Array;
-  /** Peak volts and amperes at the place itself. */
-  peakV: Float64Array;
-  peakA: Float64Array;
-  envelopeV: Float64Array;
-}
-
 export interface SweepSheet {
   frequencyHz: Float64Array;
   returnLossDb: Float64Array;
   lossDb: Float64Array;
 }
 
-/** Everything Kobran can say of a run. */
-export interface Sheet {
+/** Everything Kobran can say of a run before its stages are looked at. */
+export interface SheetBody {
   /** The answer in a sentence, and the reasons in a second one. */
   headline: string;
   reason: string;
@@ -151,8 +138,7 @@ export interface Sheet {
   proofs: ProofSheet[];
   wraps: WrapSheet[];
   tube: TubeChoice | undefined;
+  /** The arrester in the run; the first when there are several. */
+  fittedArrester: Arrester | undefined;
   snags: Snag[];
-  stages: Stage[];
-  /** The next thing to do. */
-  next: { stage: StageId; text: string; at?: string };
 }

@@ -4,11 +4,14 @@ import { stripGauge } from '../../make/index.js';
 import { expectations, judge } from '../../prove/index.js';
 import { isExposed, zoneAt, type ZoneSpan } from '../../route/index.js';
 import type { Assembly } from '../design/design.js';
-import { endMade, isCut, latestReading, logged, readingValue, type Facts } from '../facts/facts.js';
+import { endId, endSides, otherSide } from '../design/ids.js';
+import { factAbout, factsOf, isCut, isEndMade, latestReading } from '../facts/facts.js';
+import type { Facts } from '../facts/kinds.js';
+import { readingValue } from '../facts/reading.js';
 import { jointProfile, jointWrap } from './jointWrap.js';
 import type { Layout } from '../wave/layout.js';
 import type { Practice } from '../../practice/index.js';
-import type { EndSheet, ProofSheet, Sheet, WrapSheet } from './sheet.js';
+import type { EndSheet, ProofSheet, SheetBody, WrapSheet } from './sheet.js';
 
 /** What the stages of the work show: ends, cuts, proofs and wraps, each with what is done. */
 
@@ -21,11 +24,12 @@ export function endSheets(
   return layout.pieces.flatMap(({ piece, fromM, toM }) => {
     if (piece.kind !== 'assembly') return [];
     const cable = entry(catalog.cables, piece.cable);
-    return (['a', 'b'] as const).map((end): EndSheet => {
-      const id = `${piece.id}.${end}`;
+    return endSides.map((end): EndSheet => {
+      const id = endId(piece.id, end);
       const part = entry(catalog.parts, piece[end].part);
       const atM = end === 'a' ? fromM : toM;
-      const about = facts.log.filter((one) => one.about === id);
+      const failed = factsOf(facts, 'end failed').filter((one) => one.endId === id);
+      const damages = factsOf(facts, 'damaged').filter((one) => one.endId === id);
       return {
         id,
         pieceId: piece.id,
@@ -37,11 +41,11 @@ export function endSheets(
         part,
         cable,
         gauge: stripGauge(part, cable),
-        made: endMade(facts, id),
-        farEndMade: endMade(facts, `${piece.id}.${end === 'a' ? 'b' : 'a'}`),
-        failures: about.filter(({ kind }) => kind === 'end failed').length,
-        lostM: about.reduce((sum, one) => sum + (one.end?.lostM ?? 0), 0),
-        deviations: about.filter(({ kind }) => kind === 'deviation'),
+        made: isEndMade(facts, id),
+        farEndMade: isEndMade(facts, endId(piece.id, otherSide(end))),
+        failures: failed.length,
+        lostM: [...failed, ...damages].reduce((sum, one) => sum + (one.end?.lostM ?? 0), 0),
+        deviations: factsOf(facts, 'deviation').filter((one) => one.endId === id),
       };
     });
   });
@@ -53,10 +57,9 @@ export function cutSheets(
   facts: Facts,
   practice: Practice,
   frequencyHz: number,
-): Sheet['cuts'] {
+): SheetBody['cuts'] {
   return assemblies.map((piece) => {
     const cable = entry(catalog.cables, piece.cable);
-    const bothMade = (['a', 'b'] as const).every((end) => endMade(facts, `${piece.id}.${end}`));
     const sheet = cutSheet({
       cable,
       ends: [entry(catalog.parts, piece.a.part), entry(catalog.parts, piece.b.part)],
@@ -70,7 +73,7 @@ export function cutSheets(
       pieceId: piece.id,
       name: piece.label,
       cable,
-      done: bothMade || isCut(facts, piece.id),
+      done: isCut(facts, piece.id),
     };
   });
 }
@@ -110,7 +113,7 @@ export function wrapSheets(layout: Layout, catalog: Catalog, facts: Facts, pract
         zone: joint.zone,
         profile: jointProfile(joint, catalog),
         wrap,
-        sealed: logged(facts, 'sealed', joint.id),
+        sealed: factAbout(facts, 'sealed', joint.id) !== undefined,
       },
     ];
   });

@@ -2,7 +2,8 @@ import { entry, faceOf, seriesOf, type SeriesId } from '../../catalog/index.js';
 import { partsFor } from '../../fit/index.js';
 import { freshId } from '../design/change.js';
 import type { PlacedPiece } from '../wave/layout.js';
-import type { Remedy, SnagContext, SnagRule } from './snag.js';
+import type { Remedy } from '../design/remedy.js';
+import type { SnagContext, SnagRule } from './snag.js';
 import { adapterPiece, article, chainToCable, needsOf, partsToMeet } from '../edit/waysToJoin.js';
 
 /** Rigid length a small port bears, mm, and the series which are small. Common practice, no source. */
@@ -18,7 +19,8 @@ export const adapterStack: SnagRule = (context) => {
   if (leverMm <= LEVER_MM) return [];
   return [
     {
-      id: `adapter-stack@${first.id}`,
+      rule: 'adapter-stack',
+      of: first.id,
       level: 'caution',
       stage: 'plan',
       at: first.id,

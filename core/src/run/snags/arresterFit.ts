@@ -3,7 +3,8 @@ import { entry } from '../../catalog/index.js';
 import { formatFrequency } from '../../quantity/index.js';
 import type { ArresterPiece } from '../design/design.js';
 import type { PlacedPiece } from '../wave/layout.js';
-import type { Remedy, Snag, SnagContext, SnagRule } from './snag.js';
+import type { Remedy } from '../design/remedy.js';
+import type { Finding, SnagContext, SnagRule } from './snag.js';
 
 type Placed = PlacedPiece & { piece: ArresterPiece };
 
@@ -44,14 +45,15 @@ function others({ piece }: Placed, { catalog, lowHz, topHz, design }: SnagContex
     }));
 }
 
-function blocksDc(placed: Placed, context: SnagContext): Snag[] {
+function blocksDc(placed: Placed, context: SnagContext): Finding[] {
   const { name, ...where } = base(placed);
   if (!context.design.service.dcFeed || entry(context.catalog.arresters, placed.piece.arrester).passesDc)
     return [];
   return [
     {
       ...where,
-      id: `arrester-dc@${placed.piece.id}`,
+      rule: 'arrester-dc',
+      of: placed.piece.id,
       level: 'stop',
       what: 'This arrester blocks the direct current',
       why: `${name} ${entry(context.catalog.arresters, placed.piece.arrester).groundsDc ? 'joins pin and shell for direct current' : 'has a blocking capacitor'}: 0 V of the feed reaches the mast.`,
@@ -61,7 +63,7 @@ function blocksDc(placed: Placed, context: SnagContext): Snag[] {
   ];
 }
 
-function tube(placed: Placed, { tube: choice, design, catalog }: SnagContext): Snag[] {
+function tube(placed: Placed, { tube: choice, design, catalog }: SnagContext): Finding[] {
   const { piece } = placed;
   if (!choice || design.service.powerW === 0 || !entry(catalog.arresters, piece.arrester).tubeChangeable)
     return [];
@@ -82,7 +84,8 @@ function tube(placed: Placed, { tube: choice, design, catalog }: SnagContext): S
     return [
       {
         ...where,
-        id: `arrester-tube@${piece.id}`,
+        rule: 'arrester-tube',
+        of: piece.id,
         level: 'stop',
         what: `The ${piece.tubeV} V tube fires on the transmitter`,
         why: `It may fire from ${Math.round(lowestFiringV(piece.tubeV))} V; the run needs ${Math.round(choice.needed.value)} V (${Math.round(choice.peak.value)} V peak of net power, with margin).`,
@@ -95,7 +98,8 @@ function tube(placed: Placed, { tube: choice, design, catalog }: SnagContext): S
   return [
     {
       ...where,
-      id: `arrester-tube@${piece.id}`,
+      rule: 'arrester-tube',
+      of: piece.id,
       level: 'note',
       what: `A ${choice.tubeV} V tube would protect better`,
       why: `The fitted ${piece.tubeV} V tube lets more through; ${choice.tubeV} V already holds ${Math.round(choice.needed.value)} V.`,
@@ -105,7 +109,7 @@ function tube(placed: Placed, { tube: choice, design, catalog }: SnagContext): S
   ];
 }
 
-function band(placed: Placed, context: SnagContext): Snag[] {
+function band(placed: Placed, context: SnagContext): Finding[] {
   const { lowHz, highHz } = entry(context.catalog.arresters, placed.piece.arrester);
   if (lowHz <= context.lowHz && context.topHz <= highHz) return [];
   const { name, ...where } = base(placed);
@@ -113,7 +117,8 @@ function band(placed: Placed, context: SnagContext): Snag[] {
   return [
     {
       ...where,
-      id: `arrester-band@${placed.piece.id}`,
+      rule: 'arrester-band',
+      of: placed.piece.id,
       level: 'stop',
       what: 'Arrester outside its band',
       why: `${name} works from ${formatFrequency(lowHz)} to ${formatFrequency(highHz)}; the run uses ${formatFrequency(outside)}.`,
@@ -123,14 +128,15 @@ function band(placed: Placed, context: SnagContext): Snag[] {
   ];
 }
 
-function direction(placed: Placed, { catalog }: SnagContext): Snag[] {
+function direction(placed: Placed, { catalog }: SnagContext): Finding[] {
   const { symmetrical } = entry(catalog.arresters, placed.piece.arrester);
   if (symmetrical || placed.piece.reversed) return [];
   const { name, ...where } = base(placed);
   return [
     {
       ...where,
-      id: `arrester-side@${placed.piece.id}`,
+      rule: 'arrester-side',
+      of: placed.piece.id,
       level: 'caution',
       what: 'Arrester the wrong way round',
       why: `${name}: its surge side faces the radio, 0 m of cable between the surge and the set is protected.`,

@@ -1,10 +1,11 @@
-import { entry, faceOf, type Arrester } from '../../catalog/index.js';
+import { entry, faceCode, faceOf, opposite, type Arrester } from '../../catalog/index.js';
 import { mate } from '../../fit/index.js';
 import { entryM } from '../../route/index.js';
 import { partFor } from '../edit/betterCables.js';
 import { freshId } from '../design/change.js';
 import type { ArresterPiece, Assembly } from '../design/design.js';
-import type { Remedy, SnagContext, SnagRule } from './snag.js';
+import type { Remedy } from '../design/remedy.js';
+import type { SnagContext, SnagRule } from './snag.js';
 
 /** An outdoor run without an arrester at the entry. Handbook practice; local code and a licensed electrician decide. */
 export const arresterMissing: SnagRule = (context) => {
@@ -13,7 +14,8 @@ export const arresterMissing: SnagRule = (context) => {
   if (outM === undefined || design.pieces.some(({ kind }) => kind === 'arrester')) return [];
   return [
     {
-      id: 'arrester-missing@run',
+      rule: 'arrester-missing',
+      of: 'run',
       level: 'caution',
       stage: 'ground',
       at: layout.pieces.find(({ fromM, toM }) => fromM <= outM && outM < toM)?.piece.id ?? 'run',
@@ -89,7 +91,7 @@ function bySplitting(context: SnagContext, outM: number): Remedy[] {
   const cable = entry(catalog.cables, whole.cable);
   return suitable(context).flatMap((piece): Remedy[] => {
     const { name, faces } = entry(catalog.arresters, piece.arrester);
-    const plug = faces[0].replace('-jack', '-plug');
+    const plug = faceCode(opposite(faceOf(faces[0])));
     const part = partFor(plug, cable, catalog);
     if (!part) return [];
     const indoor: Assembly = {

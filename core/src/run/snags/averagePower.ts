@@ -2,11 +2,11 @@ import { entry } from '../../catalog/index.js';
 import { averagePowerW } from '../../line/index.js';
 import { formatFrequency, formatPower } from '../../quantity/index.js';
 import { betterCables } from '../edit/betterCables.js';
-import type { Snag, SnagRule } from './snag.js';
+import type { Finding, SnagRule } from './snag.js';
 
 /** Heat: average power over what the cable sheds at this ambient. Source: heat balance of the jacket, see `averagePowerW`. */
 export const averagePower: SnagRule = ({ design, catalog, layout, topHz, swr }) =>
-  layout.pieces.flatMap(({ piece, fromM }): Snag[] => {
+  layout.pieces.flatMap(({ piece, fromM }): Finding[] => {
     if (piece.kind !== 'assembly') return [];
     const { powerW, duty, ambientC } = design.service;
     const cable = entry(catalog.cables, piece.cable);
@@ -15,7 +15,8 @@ export const averagePower: SnagRule = ({ design, catalog, layout, topHz, swr }) 
     if (averageW <= limitW) return [];
     return [
       {
-        id: `average-power@${piece.id}`,
+        rule: 'average-power',
+        of: piece.id,
         level: 'stop',
         stage: 'plan',
         at: piece.id,

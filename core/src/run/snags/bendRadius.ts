@@ -1,13 +1,13 @@
 import { entry } from '../../catalog/index.js';
-import type { Snag, SnagRule } from './snag.js';
+import type { Finding, SnagRule } from './snag.js';
 
 /** The tightest bend of each leg against the cable in it: once, or flexed in a rotator loop. Source: cable data. */
 export const bendRadius: SnagRule = ({ design, catalog, layout, route }) =>
-  route.spans.flatMap((span): Snag[] => {
+  route.spans.flatMap((span): Finding[] => {
     const leg = design.legs[span.leg];
     if (leg.bendRadiusMm === undefined) return [];
     const bendMm = leg.bendRadiusMm;
-    return layout.pieces.flatMap(({ piece, fromM, toM }): Snag[] => {
+    return layout.pieces.flatMap(({ piece, fromM, toM }): Finding[] => {
       if (piece.kind !== 'assembly' || fromM >= span.toM || toM <= span.fromM) return [];
       const cable = entry(catalog.cables, piece.cable);
       const flexes = leg.kind === 'rotator loop';
@@ -15,7 +15,8 @@ export const bendRadius: SnagRule = ({ design, catalog, layout, route }) =>
       if (bendMm >= least) return [];
       return [
         {
-          id: `bend@${piece.id}.${leg.id}`,
+          rule: 'bend',
+          of: `${piece.id}.${leg.id}`,
           level: 'caution',
           stage: 'route',
           at: piece.id,

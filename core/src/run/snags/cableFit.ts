@@ -1,13 +1,14 @@
 import { entry, faceName, faceOf } from '../../catalog/index.js';
 import { fitCable } from '../../fit/index.js';
-import type { Snag, SnagRule } from './snag.js';
+import { endId, endSides } from '../design/ids.js';
+import type { Finding, SnagRule } from './snag.js';
 
 /** A connector part whose bores do not suit the cable. Source: dimensions of part and cable. */
 export const cableFit: SnagRule = ({ catalog, layout }) =>
   layout.pieces.flatMap(({ piece, fromM, toM }) => {
     if (piece.kind !== 'assembly') return [];
     const cable = entry(catalog.cables, piece.cable);
-    return (['a', 'b'] as const).flatMap((end): Snag[] => {
+    return endSides.flatMap((end): Finding[] => {
       const part = entry(catalog.parts, piece[end].part);
       const fit = fitCable(part, cable);
       if (fit.verdict === 'fits') return [];
@@ -19,7 +20,8 @@ export const cableFit: SnagRule = ({ catalog, layout }) =>
       );
       return [
         {
-          id: `cable-fit@${piece.id}.${end}`,
+          rule: 'cable-fit',
+          of: endId(piece.id, end),
           level: fit.verdict === 'loose' ? 'caution' : 'stop',
           stage: 'plan',
           at: piece.id,

@@ -2,7 +2,7 @@ import { entry } from '../../catalog/index.js';
 import { matchedLossDb } from '../../line/index.js';
 import { formatDecibels } from '../../quantity/index.js';
 import { betterCables } from '../edit/betterCables.js';
-import type { Assembly } from '../design/design.js';
+import { longestAssembly } from '../design/lookups.js';
 import { receptionOf } from '../wave/reception.js';
 import type { SnagRule } from './snag.js';
 
@@ -10,15 +10,9 @@ import type { SnagRule } from './snag.js';
 const UNHEARD_DB = 0.5;
 
 /** A receive run with cable better than the noise from outside lets it be: thinner cable is enough. Source: Friis, ITU-R P.372. */
-export const cheaperCable: SnagRule = ({ design, catalog, layout, reception, lossDb, topHz }) => {
+export const cheaperCable: SnagRule = ({ design, catalog, reception, lossDb, topHz }) => {
   if (!reception) return [];
-  const longest = layout.pieces
-    .map(({ piece }) => piece)
-    .filter((piece): piece is Assembly => piece.kind === 'assembly')
-    .reduce<Assembly | undefined>(
-      (best, piece) => (best && best.lengthM >= piece.lengthM ? best : piece),
-      undefined,
-    );
+  const longest = longestAssembly(design);
   if (!longest) return [];
   const now = entry(catalog.cables, longest.cable);
   const costs = (cable: typeof now): number => {
@@ -36,7 +30,8 @@ export const cheaperCable: SnagRule = ({ design, catalog, layout, reception, los
   if (enough.length === 0) return [];
   return [
     {
-      id: `cheaper-cable@${longest.id}`,
+      rule: 'cheaper-cable',
+      of: longest.id,
       level: 'note',
       stage: 'plan',
       at: longest.id,

@@ -1,19 +1,20 @@
 import { entry } from '../../catalog/index.js';
 import { betterCables } from '../edit/betterCables.js';
-import type { Snag, SnagRule } from './snag.js';
+import type { Finding, SnagRule } from './snag.js';
 
 /** A solid centre conductor where the cable must flex breaks in the end. Common practice, no source. */
 export const flexingCentre: SnagRule = ({ design, catalog, layout, route, topHz }) =>
-  route.spans.flatMap((span): Snag[] => {
+  route.spans.flatMap((span): Finding[] => {
     const leg = design.legs[span.leg];
     if (leg.kind !== 'rotator loop') return [];
-    return layout.pieces.flatMap(({ piece, fromM, toM }): Snag[] => {
+    return layout.pieces.flatMap(({ piece, fromM, toM }): Finding[] => {
       if (piece.kind !== 'assembly' || fromM >= span.toM || toM <= span.fromM) return [];
       const cable = entry(catalog.cables, piece.cable);
       if (cable.centreKind !== 'solid') return [];
       return [
         {
-          id: `flexing-centre@${piece.id}.${leg.id}`,
+          rule: 'flexing-centre',
+          of: `${piece.id}.${leg.id}`,
           level: 'caution',
           stage: 'plan',
           at: piece.id,

@@ -1,5 +1,6 @@
 import { braidMm, entry, faceOf, type Style } from '../../catalog/index.js';
-import type { Snag, SnagRule } from './snag.js';
+import { endId, endSides } from '../design/ids.js';
+import type { Finding, SnagRule } from './snag.js';
 import { article, partsToMeet } from '../edit/waysToJoin.js';
 
 /** Styles which fold the braid back and turn a body over it. */
@@ -11,7 +12,7 @@ export const foilScrewOn: SnagRule = ({ catalog, layout }) =>
     if (piece.kind !== 'assembly') return [];
     const cable = entry(catalog.cables, piece.cable);
     if (cable.shieldKind !== 'foil and braid') return [];
-    return (['a', 'b'] as const).flatMap((end): Snag[] => {
+    return endSides.flatMap((end): Finding[] => {
       const part = entry(catalog.parts, piece[end].part);
       if (!turning.has(part.style)) return [];
       const { series, body, contact, impedanceOhm } = faceOf(part.face);
@@ -29,7 +30,8 @@ export const foilScrewOn: SnagRule = ({ catalog, layout }) =>
       ).filter(({ style }) => !turning.has(style));
       return [
         {
-          id: `foil-screw-on@${piece.id}.${end}`,
+          rule: 'foil-screw-on',
+          of: endId(piece.id, end),
           level: 'caution',
           stage: 'make',
           at: piece.id,

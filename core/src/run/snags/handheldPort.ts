@@ -9,7 +9,8 @@ export const handheldPort: SnagRule = ({ design, layout }) => {
   const leverMm = first && first.piece.kind !== 'assembly' ? Math.round((first.toM - first.fromM) * 1000) : 0;
   return [
     {
-      id: `handheld@${joint.id}`,
+      rule: 'handheld',
+      of: joint.id,
       level: 'caution',
       stage: 'plan',
       at: joint.id,

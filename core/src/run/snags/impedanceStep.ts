@@ -3,7 +3,7 @@ import { reflectionDb } from '../../line/index.js';
 import { formatFrequency } from '../../quantity/index.js';
 import { inCable } from '../edit/betterCables.js';
 import type { Assembly } from '../design/design.js';
-import type { Snag, SnagRule } from './snag.js';
+import type { Finding, SnagRule } from './snag.js';
 
 /** Echoes weaker than this are lost among those of good joints, dB. Common practice, no source. */
 const TELLS_DB = 26;
@@ -16,7 +16,7 @@ export const impedanceStep: SnagRule = ({ design, catalog, layout, referenceOhm,
   const cables = layout.pieces.flatMap(({ piece, fromM }) =>
     piece.kind === 'assembly' ? [{ piece, fromM, ohm: entry(catalog.cables, piece.cable).impedanceOhm }] : [],
   );
-  return cables.slice(1).flatMap(({ piece, fromM, ohm }, k): Snag[] => {
+  return cables.slice(1).flatMap(({ piece, fromM, ohm }, k): Finding[] => {
     const before = cables[k];
     const echoDb = reflectionDb(before.ohm, ohm);
     if (before.ohm === ohm || echoDb > TELLS_DB || before.piece.target || piece.target) return [];
@@ -27,7 +27,8 @@ export const impedanceStep: SnagRule = ({ design, catalog, layout, referenceOhm,
       .find(({ changed }) => changed);
     return [
       {
-        id: `impedance-step@${piece.id}`,
+        rule: 'impedance-step',
+        of: piece.id,
         level: design.service.powerW > 0 ? 'caution' : 'note',
         stage: 'plan',
         at: piece.id,

@@ -1,4 +1,4 @@
-import type { SnagRule } from './snag.js';
+import type { Snag, SnagContext, SnagRule } from './snag.js';
 import { adapterStack } from './adapterStack.js';
 import { arresterFit } from './arresterFit.js';
 import { arresterMissing } from './arresterMissing.js';
@@ -47,3 +47,12 @@ export const snagRules: SnagRule[] = [
   wornPort,
   unsealedJoint,
 ];
+
+const weight = { stop: 0, caution: 1, note: 2 };
+
+/** Everything the rules have against a run, worst first, then along the ruler. */
+export const snagsOf = (context: SnagContext): Snag[] =>
+  snagRules
+    .flatMap((rule) => rule(context))
+    .map(({ of, ...finding }): Snag => ({ ...finding, id: `${finding.rule}@${of}` }))
+    .sort((x, y) => weight[x.level] - weight[y.level] || x.distanceM - y.distanceM);

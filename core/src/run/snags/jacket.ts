@@ -1,7 +1,7 @@
 import { entry, type Cable } from '../../catalog/index.js';
 import type { Leg } from '../design/design.js';
 import { betterCables } from '../edit/betterCables.js';
-import type { Snag, SnagRule } from './snag.js';
+import type { Finding, SnagRule } from './snag.js';
 
 /** What a leg asks of a jacket; nothing when it is content. */
 export function jacketComplaint(
@@ -29,7 +29,7 @@ export function jacketComplaint(
 
 /** Jackets against the places of the legs: sun and burial. Source: jacket data of the cable. */
 export const jacket: SnagRule = ({ design, catalog, layout, route, topHz }) =>
-  layout.pieces.flatMap(({ piece, fromM, toM }): Snag[] => {
+  layout.pieces.flatMap(({ piece, fromM, toM }): Finding[] => {
     if (piece.kind !== 'assembly') return [];
     const cable = entry(catalog.cables, piece.cable);
     const crossed = route.spans
@@ -58,7 +58,8 @@ export const jacket: SnagRule = ({ design, catalog, layout, route, topHz }) =>
         : [];
     return [
       {
-        id: `jacket@${piece.id}`,
+        rule: 'jacket',
+        of: piece.id,
         level: worst.found.level,
         stage: 'route',
         at: piece.id,

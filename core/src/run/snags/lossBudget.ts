@@ -3,7 +3,8 @@ import { matchedLossDb } from '../../line/index.js';
 import { formatDecibels, formatFrequency } from '../../quantity/index.js';
 import { betterCables } from '../edit/betterCables.js';
 import type { Assembly } from '../design/design.js';
-import type { Remedy, SnagRule } from './snag.js';
+import type { Remedy } from '../design/remedy.js';
+import type { SnagRule } from './snag.js';
 
 /** With an amplifier at the antenna the loss behind it hardly counts. Nominal figures, common practice. */
 const amplifier: Remedy = {
@@ -36,7 +37,8 @@ export const lossBudget: SnagRule = ({ design, catalog, layout, topHz, lossDb, r
   };
   return [
     {
-      id: 'loss-budget@run',
+      rule: 'loss-budget',
+      of: 'run',
       level: 'caution',
       stage: 'plan',
       at: worst?.id ?? 'run',

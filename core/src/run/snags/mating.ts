@@ -1,4 +1,4 @@
-import type { Snag, SnagRule } from './snag.js';
+import type { Finding, SnagRule } from './snag.js';
 import { waysToJoin } from '../edit/waysToJoin.js';
 import { faceName } from '../../catalog/index.js';
 
@@ -6,8 +6,9 @@ import { faceName } from '../../catalog/index.js';
 export const mating: SnagRule = ({ design, catalog, layout }) =>
   layout.joints
     .filter(({ mating: { verdict } }) => verdict !== 'mates')
-    .map((joint): Snag => ({
-      id: `mating@${joint.id}`,
+    .map((joint): Finding => ({
+      rule: 'mating',
+      of: joint.id,
       level: joint.mating.passes ? 'caution' : 'stop',
       stage: 'plan',
       at: joint.id,

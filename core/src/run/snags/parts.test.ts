@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { catalog, withShop } from '../../catalog/index.js';
-import { anOutdoorRun, aRun, cable, mends, snagsOf } from '../aRun.fixture.js';
+import { anOutdoorRun, aRun, cable, fact, mends, sheetWith, snagsOf } from '../aRun.fixture.js';
 import type { AnyPiece, Design } from '../design/design.js';
 import { toolIds, type ToolId } from '../../make/index.js';
-import { defaultPractice, evaluate } from '../index.js';
+import { defaultPractice } from '../../practice/index.js';
+import { endIdsOf } from '../design/ids.js';
+import { noFacts } from '../facts/facts.js';
 
 const adapter = (id: string, adapterId: string, reversed = false): AnyPiece => ({
   kind: 'adapter',
@@ -109,9 +111,7 @@ describe('foilScrewOn', () => {
 // The shop’s own list of dies.
 describe('toolNotOwned', () => {
   const withDies = (diesMm: number[]): ReturnType<typeof snagsOf> =>
-    evaluate(aRun(), catalog, { practice: { ...defaultPractice, diesMm } }).snags.filter(({ id }) =>
-      id.startsWith('tool@'),
-    );
+    snagsOf(aRun(), 'tool', noFacts, { ...defaultPractice, diesMm });
   it('says the die that is missing and offers a part without one', () => {
     const [snag] = withDies([5.4, 6.5]);
     expect(snag.what).toContain('10.9 mm die');
@@ -127,9 +127,7 @@ describe('toolNotOwned', () => {
 // Handbook practice: a card is only as good as the tools on the bench.
 describe('toolNotOwned, tools', () => {
   const withTools = (tools: ToolId[], design = aRun()): ReturnType<typeof snagsOf> =>
-    evaluate(design, catalog, { practice: { ...defaultPractice, tools } }).snags.filter(({ id }) =>
-      id.startsWith('tool@'),
-    );
+    snagsOf(design, 'tool', noFacts, { ...defaultPractice, tools });
   it('a shop without a hex crimper is offered the gland', () => {
     const [snag] = withTools(toolIds.filter((tool) => tool !== 'crimper'));
     expect(snag.what).toContain('ratchet crimper');
@@ -137,20 +135,8 @@ describe('toolNotOwned, tools', () => {
   });
   it('a shop with everything hears nothing, and neither does one whose ends are made', () => {
     expect(withTools([...toolIds])).toEqual([]);
-    const made = ['a', 'b'].map((end, k) => ({
-      id: `m${k}`,
-      kind: 'end made' as const,
-      about: `main.${end}`,
-      text: '',
-      by: '',
-      at: '2026-11-01T10:00:00Z',
-    }));
-    expect(
-      evaluate(aRun(), catalog, {
-        practice: { ...defaultPractice, tools: [] },
-        facts: { readings: [], log: made },
-      }).snags.filter(({ id }) => id.startsWith('tool@')),
-    ).toEqual([]);
+    const made = endIdsOf('main').map((endId) => fact({ kind: 'end made', endId }));
+    expect(snagsOf(aRun(), 'tool', made, { ...defaultPractice, tools: [] })).toEqual([]);
   });
 });
 
@@ -176,8 +162,7 @@ describe('wornPort', () => {
     pieces: [cable({ cable: 'rg58', a: { part: 'sma-plug-crimp-5mm' }, b: { part: 'n-plug-crimp-5mm' } })],
   });
   const coupled = (matings: number): ReturnType<typeof snagsOf> =>
-    evaluate(
-      handheld,
+    sheetWith(
       withShop(catalog, [
         {
           kind: 'port',
@@ -196,7 +181,8 @@ describe('wornPort', () => {
           },
         },
       ]),
-    ).snags.filter(({ id }) => id.startsWith('worn@'));
+      handheld,
+    ).snags.filter(({ rule }) => rule === 'worn');
   it('warns from 80 % on and offers a saver', () => {
     expect(coupled(399)).toEqual([]);
     const [snag] = coupled(400);

@@ -1,7 +1,8 @@
 import { entry, faceName, seriesById } from '../../catalog/index.js';
 import type { Along } from '../../line/index.js';
 import { formatPower } from '../../quantity/index.js';
-import type { Remedy, Snag, SnagContext, SnagRule } from './snag.js';
+import type { Remedy } from '../design/remedy.js';
+import type { Finding, SnagContext, SnagRule } from './snag.js';
 
 /** Highest envelope between two places of the ruler over all edges of the bands, V peak. */
 function highestV(edges: readonly Along[], fromM: number, toM: number): number {
@@ -18,50 +19,47 @@ function highestV(edges: readonly Along[], fromM: number, toM: number): number {
 /** Voltage at a standing-wave maximum against the rating of the series and of the cable. Forward power. */
 export const peakVoltage: SnagRule = (context) => {
   const { layout, catalog, edges } = context;
-  const joints = layout.joints.flatMap((joint): Snag[] => {
+  const joints = layout.joints.flatMap((joint): Finding[] => {
     const face =
       seriesById[joint.left.series].peakVoltage <= seriesById[joint.right.series].peakVoltage
         ? joint.left
         : joint.right;
     const { peakVoltage: rating, standard } = seriesById[face.series];
-    return snagAbove(
-      context,
-      `peak-voltage@${joint.id}`,
-      joint.id,
-      joint.atM,
-      faceName(face),
-      highestV(edges, joint.atM, joint.atM),
+    return findingAbove(context, {
+      at: joint.id,
+      distanceM: joint.atM,
+      what: faceName(face),
+      volts: highestV(edges, joint.atM, joint.atM),
       rating,
-      standard,
-    );
+      source: standard,
+    });
   });
-  const cables = layout.pieces.flatMap(({ piece, fromM, toM }): Snag[] => {
+  const cables = layout.pieces.flatMap(({ piece, fromM, toM }): Finding[] => {
     if (piece.kind !== 'assembly') return [];
     const cable = entry(catalog.cables, piece.cable);
-    return snagAbove(
-      context,
-      `peak-voltage@${piece.id}`,
-      piece.id,
-      fromM,
-      cable.name,
-      highestV(edges, fromM, toM),
-      cable.maxVoltageRms * Math.SQRT2,
-      cable.source,
-    );
+    return findingAbove(context, {
+      at: piece.id,
+      distanceM: fromM,
+      what: cable.name,
+      volts: highestV(edges, fromM, toM),
+      rating: cable.maxVoltageRms * Math.SQRT2,
+      source: cable.source,
+    });
   });
   return [...joints, ...cables];
 };
 
-function snagAbove(
-  { design }: SnagContext,
-  id: string,
-  at: string,
-  distanceM: number,
-  what: string,
-  volts: number,
-  rating: number,
-  source: string,
-): Snag[] {
+interface Rated {
+  at: string;
+  distanceM: number;
+  what: string;
+  volts: number;
+  rating: number;
+  source: string;
+}
+
+function findingAbove({ design }: SnagContext, rated: Rated): Finding[] {
+  const { at, distanceM, what, volts, rating, source } = rated;
   if (volts <= rating) return [];
   const powerW = Math.floor(design.service.powerW * (rating / volts) ** 2);
   const less: Remedy = {
@@ -71,7 +69,8 @@ function snagAbove(
   };
   return [
     {
-      id,
+      rule: 'peak-voltage',
+      of: at,
       level: 'stop',
       stage: 'plan',
       at,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { anOutdoorRun, aRun, cable, mends, sheetOf, snagsOf } from '../aRun.fixture.js';
+import { aRun, anOutdoorRun, cable, fact, mends, sheetOf, snagsOf } from '../aRun.fixture.js';
 
 // Common practice, no source; the local electrical code decides.
 describe('arresterMissing', () => {
@@ -33,10 +33,7 @@ describe('unsealedJoint', () => {
     const uhf = anOutdoorRun({ antenna: { name: 'Dipole', face: 'uhf-jack', swr: 1.2, dcShort: true } });
     uhf.pieces[2] = cable({ lengthM: 11, b: { part: 'uhf-plug-crimp-10mm' } });
     expect(snagsOf(uhf, 'unsealed').find(({ at }) => at === 'main>antenna')?.level).toBe('caution');
-    const sealed = {
-      readings: [],
-      log: [{ id: '1', kind: 'sealed' as const, about: 'main>antenna', text: '', by: '', at: '2026-11-01' }],
-    };
+    const sealed = [fact({ kind: 'sealed', jointId: 'main>antenna' })];
     expect(snagsOf(run, 'unsealed', sealed).some(({ at }) => at === 'main>antenna')).toBe(false);
   });
   it('is silent indoors', () => expect(snagsOf(aRun(), 'unsealed')).toEqual([]));

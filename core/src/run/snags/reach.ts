@@ -1,7 +1,7 @@
 import { formatLength } from '../../quantity/index.js';
-import type { Assembly } from '../design/design.js';
+import { longestAssembly } from '../design/lookups.js';
 import { slackOf } from '../facts/slack.js';
-import type { Snag, SnagRule } from './snag.js';
+import type { Finding, SnagRule } from './snag.js';
 
 /** How much longer than the route a run may be before it is worth a word, m. */
 const SPARE_M = 3;
@@ -14,7 +14,8 @@ export const reach: SnagRule = ({ design, layout, route, practice, facts }) => {
     if (design.pieces.length === 0) return [];
     return [
       {
-        id: 'reach@run',
+        rule: 'reach',
+        of: 'run',
         level: 'note',
         stage: 'route',
         at: 'run',
@@ -34,18 +35,14 @@ export const reach: SnagRule = ({ design, layout, route, practice, facts }) => {
     ];
   }
   const slack = slackOf(design, layout.totalM, practice, facts);
-  const longest = design.pieces
-    .filter((piece): piece is Assembly => piece.kind === 'assembly')
-    .reduce<Assembly | undefined>(
-      (best, piece) => (best && best.lengthM >= piece.lengthM ? best : piece),
-      undefined,
-    );
+  const longest = longestAssembly(design);
   if (!slack || !longest) return [];
   const shortM = Math.max(0, slack.reservedM - slack.spareM);
   const longM = slack.spareM - slack.reservedM;
   const wantedM = Math.ceil((longest.lengthM - longM) * 100) / 100;
   const shared = {
-    id: 'reach@run',
+    rule: 'reach',
+    of: 'run',
     stage: 'route',
     at: longest.id,
     distanceM: layout.totalM,
@@ -62,7 +59,7 @@ export const reach: SnagRule = ({ design, layout, route, practice, facts }) => {
     source: 'sum of the legs, their slack and the re-makes',
   } as const;
   const asked = `The route asks for ${say(route.total.value)} with slack and re-makes; the pieces make ${say(layout.totalM)}.`;
-  const snag = (level: Snag['level'], what: string, why: string): Snag[] => [{ ...shared, level, what, why }];
+  const snag = (level: Finding['level'], what: string, why: string): Finding[] => [{ ...shared, level, what, why }];
   if (slack.spareM < -0.005) return snag('stop', `Does not reach: ${say(-slack.spareM)} short`, asked);
   if (shortM > 0.005)
     return snag(

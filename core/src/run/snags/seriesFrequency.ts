@@ -12,7 +12,8 @@ import { formatFrequency } from '../../quantity/index.js';
 import type { Change } from '../design/change.js';
 import type { Design } from '../design/design.js';
 import type { PlacedJoint } from '../wave/layout.js';
-import type { Remedy, Snag, SnagRule } from './snag.js';
+import type { Remedy } from '../design/remedy.js';
+import type { Finding, SnagRule } from './snag.js';
 import { article, partsToMeet } from '../edit/waysToJoin.js';
 
 const topOf = (face: Face): number => variantOf(face).maxFrequencyHz;
@@ -21,10 +22,11 @@ const topOf = (face: Face): number => variantOf(face).maxFrequencyHz;
 export const seriesFrequency: SnagRule = ({ design, catalog, layout, topHz }) =>
   layout.joints
     .filter((joint) => joint.mating.passes && Math.min(topOf(joint.left), topOf(joint.right)) < topHz)
-    .map((joint): Snag => {
+    .map((joint): Finding => {
       const face = topOf(joint.left) < topOf(joint.right) ? joint.left : joint.right;
       return {
-        id: `series-frequency@${joint.id}`,
+        rule: 'series-frequency',
+        of: joint.id,
         level: 'caution',
         stage: 'plan',
         at: joint.id,

@@ -2,7 +2,8 @@ import { entry, faceName, seriesOf, type Face } from '../../catalog/index.js';
 import { reflectionDb } from '../../line/index.js';
 import { formatFrequency, formatPower } from '../../quantity/index.js';
 import { inCable } from '../edit/betterCables.js';
-import type { Remedy, Snag, SnagRule } from './snag.js';
+import type { Remedy } from '../design/remedy.js';
+import type { Finding, SnagRule } from './snag.js';
 
 /** 75 ohm cable in a 50 ohm transmit run, and series that carry no transmit power. Handbook practice. */
 export const seventyFive: SnagRule = ({ design, catalog, layout, referenceOhm, topHz }) => {
@@ -12,7 +13,7 @@ export const seventyFive: SnagRule = ({ design, catalog, layout, referenceOhm, t
     detail: 'no transmit power',
     changes: [{ op: 'set service', service: { powerW: 0 } }],
   };
-  const cables = layout.pieces.flatMap(({ piece, fromM }): Snag[] => {
+  const cables = layout.pieces.flatMap(({ piece, fromM }): Finding[] => {
     if (piece.kind !== 'assembly' || powerW === 0 || piece.target) return [];
     const cable = entry(catalog.cables, piece.cable);
     if (cable.impedanceOhm === referenceOhm) return [];
@@ -22,7 +23,8 @@ export const seventyFive: SnagRule = ({ design, catalog, layout, referenceOhm, t
       .find(({ changed }) => changed);
     return [
       {
-        id: `impedance@${piece.id}`,
+        rule: 'impedance',
+        of: piece.id,
         level: 'caution',
         stage: 'plan',
         at: piece.id,
@@ -50,7 +52,7 @@ export const seventyFive: SnagRule = ({ design, catalog, layout, referenceOhm, t
         );
   return [
     ...cables,
-    ...joints.map((joint): Snag => {
+    ...joints.map((joint): Finding => {
       const face = [joint.left, joint.right].find((one) => refused(one, topHz)) ?? joint.left;
       const { peakVoltage, standard, coupling } = seriesOf(face);
       const because =
@@ -60,7 +62,8 @@ export const seventyFive: SnagRule = ({ design, catalog, layout, referenceOhm, t
             ? 'nothing but friction holds the joint'
             : `two bare wires are no line at ${formatFrequency(topHz)}`;
       return {
-        id: `no-transmit@${joint.id}`,
+        rule: 'no-transmit',
+        of: joint.id,
         level: 'stop',
         stage: 'plan',
         at: joint.id,

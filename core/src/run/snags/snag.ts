@@ -2,29 +2,22 @@ import type { Catalog } from '../../catalog/index.js';
 import type { Along } from '../../line/index.js';
 import type { RouteLength } from '../../route/index.js';
 import type { TubeChoice } from '../../ground/index.js';
-import type { Change } from '../design/change.js';
+import type { Remedy } from '../design/remedy.js';
+import type { StageId } from '../design/stageId.js';
 import type { Design } from '../design/design.js';
-import type { Facts } from '../facts/facts.js';
+import type { Facts } from '../facts/kinds.js';
 import type { Layout } from '../wave/layout.js';
 import type { Practice } from '../../practice/index.js';
 import type { Reception } from '../wave/reception.js';
-import type { StageId } from '../stages/stages.js';
 
 export type SnagLevel = 'stop' | 'caution' | 'note';
 
-/** A way to mend a snag, applied with one action: a change of the design, or the stage where the work is done. */
-export interface Remedy {
-  title: string;
-  /** What it costs: joints, minutes, decibels. */
-  detail: string;
-  changes: Change[];
-  open?: StageId;
-}
-
 /** Anything Kobran has to say against: what, why with a figure, and remedies. */
 export interface Snag {
-  /** Rule and place: `mating@main>antenna`. */
+  /** Rule and place: `mating@main>antenna`; stable while both are. */
   id: string;
+  /** Which rule says it: `mating`. */
+  rule: string;
   level: SnagLevel;
   stage: StageId;
   /** A joint's or piece's id, or `run`. */
@@ -61,5 +54,17 @@ export interface SnagContext {
   reception: Reception | undefined;
 }
 
+/** What a rule says, and of what: a joint, a piece, an end or the run. */
+export type Finding = Omit<Snag, 'id'> & { of: string };
+
 /** One rule: looks at the run and says what it has against it. */
-export type SnagRule = (context: SnagContext) => Snag[];
+export type SnagRule = (context: SnagContext) => Finding[];
+
+/** `1 stop · 2 cautions`. */
+export function counted(snags: readonly Pick<Snag, 'level'>[]): string {
+  const words = (['stop', 'caution', 'note'] as const).flatMap((level) => {
+    const count = snags.filter((snag) => snag.level === level).length;
+    return count === 0 ? [] : [`${count} ${level}${count === 1 ? '' : 's'}`];
+  });
+  return words.join(' · ') || 'no problems';
+}

@@ -1,26 +1,28 @@
 import { entry, faceOf } from '../../catalog/index.js';
 import { mate } from '../../fit/index.js';
 import { facesOf } from '../wave/layout.js';
-import type { Remedy, SnagContext, SnagRule } from './snag.js';
+import type { Remedy } from '../design/remedy.js';
+import type { SnagContext, SnagRule } from './snag.js';
 import { article, partsToMeet } from '../edit/waysToJoin.js';
 
 /** Adapters in a run which a careful installer still accepts. Common practice, no source. */
-const MOST_ADAPTERS = 3;
+const MAX_ADAPTERS = 3;
 
 /** Each joint is a place for water, movement and a bad day: more adapters than needed. */
 export const tooManyJoints: SnagRule = (context) => {
   const { layout } = context;
   const adapters = layout.pieces.filter(({ piece }) => piece.kind === 'adapter');
-  if (adapters.length <= MOST_ADAPTERS) return [];
+  if (adapters.length <= MAX_ADAPTERS) return [];
   return [
     {
-      id: 'too-many-joints@run',
+      rule: 'too-many-joints',
+      of: 'run',
       level: 'caution',
       stage: 'plan',
       at: adapters[0].piece.id,
       distanceM: adapters[0].fromM,
       what: `${adapters.length} adapters in one run`,
-      why: `${layout.joints.length} joints, ${adapters.length} of adapters; ${MOST_ADAPTERS} adapters are what a run should need.`,
+      why: `${layout.joints.length} joints, ${adapters.length} of adapters; ${MAX_ADAPTERS} adapters are what a run should need.`,
       remedies: [...takenOut(context), ...reEnded(context)].slice(0, 3),
       source: 'common practice, no source',
     },

@@ -1,9 +1,10 @@
 import { entry, type Cable, type Part } from '../../catalog/index.js';
 import { partsFor } from '../../fit/index.js';
 import { cardFor, owns, toolNames, type ToolNeed } from '../../make/index.js';
-import { endMade } from '../facts/facts.js';
+import { isEndMade } from '../facts/facts.js';
 import { makeSchools, type Practice } from '../../practice/index.js';
-import type { Snag, SnagRule } from './snag.js';
+import { endId, endSides } from '../design/ids.js';
+import type { Finding, SnagRule } from './snag.js';
 import { article } from '../edit/waysToJoin.js';
 
 /** Tools of a part's card which the shop does not own. */
@@ -18,10 +19,10 @@ export const toolNotOwned: SnagRule = ({ catalog, layout, practice, facts }) => 
   return layout.pieces.flatMap(({ piece, fromM, toM }) => {
     if (piece.kind !== 'assembly') return [];
     const cable = entry(catalog.cables, piece.cable);
-    return (['a', 'b'] as const).flatMap((end): Snag[] => {
+    return endSides.flatMap((end): Finding[] => {
       const part = entry(catalog.parts, piece[end].part);
       const needs = missing(part, cable, practice);
-      if (needs.length === 0 || endMade(facts, `${piece.id}.${end}`)) return [];
+      if (needs.length === 0 || isEndMade(facts, endId(piece.id, end))) return [];
       const others = partsFor(
         cable,
         [...catalog.parts.values()].filter(
@@ -30,7 +31,8 @@ export const toolNotOwned: SnagRule = ({ catalog, layout, practice, facts }) => 
       );
       return [
         {
-          id: `tool@${piece.id}.${end}`,
+          rule: 'tool',
+          of: endId(piece.id, end),
           level: 'caution',
           stage: 'make',
           at: piece.id,

@@ -1,14 +1,14 @@
 import { seriesById } from '../../catalog/index.js';
 import { isExposed } from '../../route/index.js';
 import { passesFor } from '../../seal/index.js';
-import { logged } from '../facts/facts.js';
-import type { Snag, SnagRule } from './snag.js';
+import { factAbout } from '../facts/facts.js';
+import type { Finding, SnagRule } from './snag.js';
 
 /** A joint the weather reaches, not yet wrapped: a caution when its series has no seal of its own, else a note. */
 export const unsealedJoint: SnagRule = ({ layout, facts }) =>
   layout.joints
-    .filter(({ zone, id }) => isExposed(zone) && !logged(facts, 'sealed', id))
-    .map((joint): Snag => {
+    .filter(({ zone, id }) => isExposed(zone) && factAbout(facts, 'sealed', id) === undefined)
+    .map((joint): Finding => {
       const series = [joint.left, joint.right].map((face) => seriesById[face.series]);
       const weakest =
         series.find(({ weather }) => weather === 'none') ??
@@ -17,7 +17,8 @@ export const unsealedJoint: SnagRule = ({ layout, facts }) =>
       const zone = isExposed(joint.zone) ? joint.zone : 'outdoor';
       const passes = passesFor[zone];
       return {
-        id: `unsealed@${joint.id}`,
+        rule: 'unsealed',
+        of: joint.id,
         level: weakest.weather === 'gasket' ? 'note' : 'caution',
         stage: 'seal',
         at: joint.id,

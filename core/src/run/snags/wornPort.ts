@@ -1,7 +1,8 @@
 import { entry, faceName, faceOf, seriesOf } from '../../catalog/index.js';
 import { adapterChains } from '../../fit/index.js';
 import { freshId } from '../design/change.js';
-import type { Remedy, Snag, SnagContext, SnagRule } from './snag.js';
+import type { Remedy } from '../design/remedy.js';
+import type { Finding, SnagContext, SnagRule } from './snag.js';
 import { adapterPiece, needsOf } from '../edit/waysToJoin.js';
 
 /** Share of the rated couplings from which on it is said. Common practice, no source. */
@@ -10,14 +11,15 @@ export const WORN_SHARE = 0.8;
 /** A port or an adapter coupled nearly as often as its series is rated for. Source: matings of the interface standard. */
 export const wornPort: SnagRule = (context) => {
   const { design, catalog, layout } = context;
-  const ports = [design.radio, design.antenna].flatMap(({ name, face }, k): Snag[] => {
+  const ports = [design.radio, design.antenna].flatMap(({ name, face }, k): Finding[] => {
     const known = [...catalog.ports.values()].find((port) => port.name === name && port.face === face);
     const { matings, standard } = seriesOf(faceOf(face));
     if (!known || known.matings < WORN_SHARE * matings) return [];
     const joint = layout.joints[k === 0 ? 0 : layout.joints.length - 1];
     return [
       {
-        id: `worn@${k === 0 ? 'radio' : 'antenna'}`,
+        rule: 'worn',
+        of: k === 0 ? 'radio' : 'antenna',
         level: 'caution',
         stage: 'plan',
         at: joint.id,
@@ -29,14 +31,15 @@ export const wornPort: SnagRule = (context) => {
       },
     ];
   });
-  const adapters = layout.pieces.flatMap(({ piece, fromM, name, faces }): Snag[] => {
+  const adapters = layout.pieces.flatMap(({ piece, fromM, name, faces }): Finding[] => {
     if (piece.kind !== 'adapter') return [];
     const stock = catalog.stock.get(entry(catalog.adapters, piece.adapter).id);
     const rated = Math.min(...faces.map((face) => seriesOf(face).matings));
     if (!stock || stock.matings < WORN_SHARE * rated) return [];
     return [
       {
-        id: `worn@${piece.id}`,
+        rule: 'worn',
+        of: piece.id,
         level: 'note',
         stage: 'plan',
         at: piece.id,

@@ -1,6 +1,7 @@
 import { returnLossDb, type Complexes } from '../../line/index.js';
-import { distanceAt, echoOf, echoPeaks, isUnexpected, magnitudes, type Findings } from '../../prove/index.js';
-import { placeAt, type Swept } from './predict.js';
+import { magnitudes, type Findings } from '../../prove/index.js';
+import { judgeEcho } from './echoVerdict.js';
+import type { Swept } from './predict.js';
 
 /** A sweep into a load, and its loss through where that was measured. */
 export interface MeasuredSweep {
@@ -15,7 +16,6 @@ const TOTAL_DB = 3;
 const WORSE_DB = 5;
 const GOOD_DB = 30;
 const ADDED_DB = 0.3;
-const LOOK_AT_DB = 40;
 
 const mean = (values: Float64Array): number =>
   values.reduce((sum, one) => sum + one, 0) / Math.max(1, values.length);
@@ -53,21 +53,14 @@ function lossOf(predictedDb: Float64Array, readDb: Float64Array): Findings['loss
     : 'more, alike everywhere';
 }
 
-function echoFinding(predicted: Swept, { s11, frequencyHz }: MeasuredSweep): Pick<Findings, 'echo'> {
-  const [echo, sound] = [echoOf(s11, frequencyHz), echoOf(predicted.s11, frequencyHz)];
-  if (!echo.ok || !sound.ok) return {};
-  const cellM = distanceAt(predicted.ruler, echo.value.resolutionS);
-  const peaks = echoPeaks(echo.value, predicted.ruler, LOOK_AT_DB).filter(
-    (peak) => peak.distanceM <= predicted.totalM + cellM && isUnexpected(peak, sound.value, predicted.ruler),
-  );
-  const [first, second] = peaks;
+function echoFinding(predicted: Swept, measured: MeasuredSweep): Pick<Findings, 'echo'> {
+  const judged = judgeEcho(predicted, measured);
+  if (!judged.ok || !judged.value.predicted) return {};
+  const [first, second] = judged.value.peaks.filter(({ unexpected }) => unexpected);
   if (!first) return { echo: 'none' };
   // Two of nearly the same size in one cable are the two ends of something long: water.
-  if (second && second.returnLossDb - first.returnLossDb < 3 && !placeAt(predicted, first.distanceM, cellM))
-    return { echo: 'spread out' };
-  const at = placeAt(predicted, first.distanceM, cellM);
-  if (!at) return { echo: 'in a cable' };
-  return {
-    echo: at.of === 'joint' ? 'at a joint' : at.of === 'arrester' ? 'at the arrester' : 'at the antenna',
-  };
+  if (second && second.returnLossDb - first.returnLossDb < 3 && !first.at) return { echo: 'spread out' };
+  if (!first.at) return { echo: 'in a cable' };
+  const { of } = first.at;
+  return { echo: of === 'joint' ? 'at a joint' : of === 'arrester' ? 'at the arrester' : 'at the antenna' };
 }

@@ -9,6 +9,7 @@ import {
 } from '../../line/index.js';
 import { zoneAt, type Zone, type ZoneSpan } from '../../route/index.js';
 import type { AnyPiece, Assembly, Design } from '../design/design.js';
+import { jointId } from '../design/ids.js';
 import { withFaults } from './faults.js';
 
 /** A piece with its place on the ruler. */
@@ -96,7 +97,7 @@ export function layOut(design: Design, catalog: Catalog, zoneSpans: readonly Zon
     const right = rightPiece ? rightPiece.faces[0] : faceOf(design.antenna.face);
     const atM = rightPiece?.fromM ?? at;
     joints.push({
-      id: `${leftPiece?.piece.id ?? 'radio'}>${rightPiece?.piece.id ?? 'antenna'}`,
+      id: jointId(leftPiece?.piece.id, rightPiece?.piece.id),
       number: k + 1,
       atM,
       left,

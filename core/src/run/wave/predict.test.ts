@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { catalog } from '../../catalog/index.js';
 import { matchedLossDb } from '../../line/index.js';
 import { driftOf, echoOf, echoPeaks, judgeSweep, lossFromReflection, magnitudes } from '../../prove/index.js';
-import { aRun, anOutdoorRun, cable } from '../aRun.fixture.js';
-import { evaluate, placeOf, predictSweep, type LineFault } from '../index.js';
+import { aRun, anOutdoorRun, cable, sheetOf } from '../aRun.fixture.js';
+import { placeOf, predictSweep, type LineFault } from '../index.js';
 import { returnLossDb } from '../../line/index.js';
 
 const f = Float64Array.from({ length: 401 }, (_, k) => 1e6 + k * 1.25e6);
@@ -15,7 +15,7 @@ const decibels = (of: { re: Float64Array; im: Float64Array }): Float64Array =>
 describe('what a sweep should show', () => {
   it('is the sweep of the sheet, which is computed another way', () => {
     const design = anOutdoorRun();
-    const { frequencyHz, returnLossDb: wanted } = evaluate(design, catalog).sweep;
+    const { frequencyHz, returnLossDb: wanted } = sheetOf(design).sweep;
     const { s11 } = predictSweep(design, catalog, '', 'antenna', frequencyHz);
     const found = decibels(s11);
     for (let k = 0; k < frequencyHz.length; k += 40) expect(found[k]).toBeCloseTo(wanted[k], 6);

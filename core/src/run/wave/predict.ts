@@ -13,7 +13,8 @@ import {
   type PlacedElement,
 } from '../../line/index.js';
 import { delayRuler, type DelayRuler, type DelayStretch } from '../../prove/index.js';
-import type { Assembly, Design } from '../design/design.js';
+import type { Design } from '../design/design.js';
+import { assemblyOf } from '../design/lookups.js';
 import { antennaLoad } from './antennaLoad.js';
 import { cableElements, layOut } from './layout.js';
 import { withFaults, type LineFault } from './faults.js';
@@ -135,8 +136,7 @@ function runElements(design: Design, catalog: Catalog): Placed {
 }
 
 function assemblyElements(design: Design, catalog: Catalog, pieceId: string): Placed {
-  const piece = design.pieces.find((one): one is Assembly => one.id === pieceId && one.kind === 'assembly');
-  if (!piece) throw new Error(`no assembly ${pieceId}`);
+  const piece = assemblyOf(design, pieceId);
   const [near, far] = [piece.a, piece.b].map(({ part }) => faceOf(entry(catalog.parts, part).face));
   const at = (element: Element, fromM: number, toM: number): PlacedElement => ({ element, fromM, toM });
   return {

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { catalog } from '../../catalog/index.js';
-import { anOutdoorRun } from '../aRun.fixture.js';
-import { evaluate, rulerAt } from '../index.js';
+import { anOutdoorRun, sheetOf } from '../aRun.fixture.js';
+import { rulerAt } from '../index.js';
 
 describe('along the ruler at any frequency', () => {
   const design = anOutdoorRun();
 
   it('is what the sheet shows at its highest one', () => {
-    const sheet = evaluate(design, catalog);
+    const sheet = sheetOf(design);
     expect(rulerAt(design, catalog, sheet.topHz)).toEqual(sheet.ruler);
   });
 

@@ -4,7 +4,20 @@ import { antennaLoad } from './antennaLoad.js';
 import type { Design } from '../design/design.js';
 import { layOut } from './layout.js';
 import { referenceOhmOf } from '../design/reference.js';
-import type { RulerSamples } from '../sheet/sheet.js';
+
+/** Voltage, current, power and loss along the ruler at one frequency; arrays of equal length. */
+export interface RulerSamples {
+  frequencyHz: number;
+  distanceM: Float64Array;
+  /** Net power, W, with the transmitter's *forward* rating at the radio. */
+  netW: Float64Array;
+  /** What has turned into heat up to here, dB. */
+  heatLossDb: Float64Array;
+  /** Peak volts and amperes at the place itself. */
+  peakV: Float64Array;
+  peakA: Float64Array;
+  envelopeV: Float64Array;
+}
 
 /** Samples of voltage and power within each cable. */
 export const SAMPLES = 40;

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { catalog } from '../../catalog/index.js';
-import { anOutdoorRun } from '../aRun.fixture.js';
-import { evaluate, spreadOf, usualTolerances } from '../index.js';
+import { anOutdoorRun, sheetOf } from '../aRun.fixture.js';
+import { spreadOf, usualTolerances } from '../index.js';
 
 const design = anOutdoorRun();
 const exact = { velocity: 0, loss: 0, lengthM: 0 };
 
 describe('many runs from one drawing', () => {
   it('without tolerances each is the drawing itself', () => {
-    const { figures } = evaluate(design, catalog);
+    const { figures } = sheetOf(design);
     const { lossDb, swrAtRadio } = spreadOf(design, catalog, 5, 1, exact);
     for (const one of [lossDb.low, lossDb.middle, lossDb.high])
       expect(one).toBeCloseTo(figures.loss.value, 9);
@@ -23,7 +23,7 @@ describe('many runs from one drawing', () => {
   // Normal distribution: 90 % lie within ± 1.645 standard deviations (standard tables); loss is nearly linear in its own error.
   it('loss spreads as its tolerance says', () => {
     const { lossDb } = spreadOf(design, catalog, 2000, 3, { ...exact, loss: 0.035 });
-    const matched = evaluate(design, catalog).figures.matchedLoss.value;
+    const matched = sheetOf(design).figures.matchedLoss.value;
     const wide = (lossDb.high - lossDb.low) / 2;
     expect(wide / (1.645 * 0.035 * matched)).toBeGreaterThan(0.6);
     expect(wide / (1.645 * 0.035 * matched)).toBeLessThan(1.15);

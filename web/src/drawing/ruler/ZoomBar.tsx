@@ -2,7 +2,7 @@ import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { RulerView } from './useRulerView.js';
 
-const MOST_SHOWN = 100;
+const MAX_SHOWN = 100;
 
 /** How large the ruler is shown, and the way back to the whole run. */
 export function ZoomBar({ view, aroundM }: { view: RulerView; aroundM: number | undefined }): ReactNode {
@@ -23,7 +23,7 @@ export function ZoomBar({ view, aroundM }: { view: RulerView; aroundM: number | 
       <span className="figures w-14 text-center text-sm text-muted" aria-live="polite">
         {m <= 1.005
           ? 'whole'
-          : `×${m < 10 ? m.toFixed(1) : m < MOST_SHOWN ? m.toFixed(0) : Math.round(m / 10) * 10}`}
+          : `×${m < 10 ? m.toFixed(1) : m < MAX_SHOWN ? m.toFixed(0) : Math.round(m / 10) * 10}`}
       </span>
       <button
         className={tool}

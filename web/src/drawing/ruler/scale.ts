@@ -17,7 +17,7 @@ export const pxPerMm = (scale: RulerScale): number => (scale(1) - scale(0)) / 10
 /** From here on faces are drawn at their true place and size, px per mm. */
 export const TRUE_SIZE_PX_PER_MM = 0.7;
 /** Nobody needs a millimetre larger than this, px. */
-export const MOST_PX_PER_MM = 9;
+export const MAX_PX_PER_MM = 9;
 
 /** Is a place within what the scale shows? */
 export function inView(scale: RulerScale, metres: number): boolean {

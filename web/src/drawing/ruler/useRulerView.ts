@@ -1,6 +1,6 @@
 import { select, zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from 'd3';
 import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
-import { MOST_PX_PER_MM, pxPerMm, RULER_PAD, rulerScale, type RulerScale } from './scale.js';
+import { MAX_PX_PER_MM, pxPerMm, RULER_PAD, rulerScale, type RulerScale } from './scale.js';
 
 export interface RulerView {
   scale: RulerScale;
@@ -25,7 +25,7 @@ export function useRulerView(totalM: number, width: number): RulerView {
   const surface = useRef<HTMLDivElement>(null);
   const behaviour = useRef<ZoomBehavior<HTMLDivElement, unknown>>(null);
   const base = useMemo(() => rulerScale(totalM, width), [totalM, width]);
-  const most = Math.max(1, MOST_PX_PER_MM / pxPerMm(base));
+  const most = Math.max(1, MAX_PX_PER_MM / pxPerMm(base));
   const scale = useMemo(() => transform.rescaleX(base), [transform, base]);
 
   useEffect(() => {

@@ -1,5 +1,5 @@
 import {
-  MOST_IN_BATCH,
+  MAX_IN_BATCH,
   lostOnFailureMm,
   toolSaid,
   formatLength,
@@ -28,7 +28,7 @@ export function BatchStart({
   const [text, setText] = useState(String(USUAL));
   const [ref, width] = useWidth<HTMLDivElement>();
   const count = Number(text);
-  const sound = Number.isInteger(count) && count >= 1 && count <= MOST_IN_BATCH;
+  const sound = Number.isInteger(count) && count >= 1 && count <= MAX_IN_BATCH;
   const metres = sound ? count * end.lengthM : 0;
   return (
     <StagePage
@@ -57,7 +57,7 @@ export function BatchStart({
         <p id="count-said" role="status" className={sound ? 'text-muted' : 'font-semibold text-stop'}>
           {sound
             ? `${formatLength(metres, { system: units })} of cable, ${count * end.part.minutes} minutes at most; a failed end costs up to ${formatLength(lostOnFailureMm(card, card.steps.length - 1) / 1000, { system: units, small: true })} more`
-            : `Type a whole number from 1 to ${MOST_IN_BATCH}.`}
+            : `Type a whole number from 1 to ${MAX_IN_BATCH}.`}
         </p>
       </form>
       <h2 className="mt-6 font-bold">The one set-up</h2>

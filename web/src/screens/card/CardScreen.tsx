@@ -46,7 +46,7 @@ export function CardScreen(): ReactNode {
   return <RunningCard key={`${end.id} ${work ?? ''}`} card={card} end={end} work={work ?? 'new end'} />;
 }
 
-const MOST_OFFERED = 6;
+const MAX_OFFERED = 6;
 
 /** The part does not suit the cable: why, and what does, one press away. */
 function DoesNotFit({ end }: { end: EndSheet }): ReactNode {
@@ -59,7 +59,7 @@ function DoesNotFit({ end }: { end: EndSheet }): ReactNode {
     end.cable,
     [...catalog.parts.values()].filter(({ face }) => face === end.part.face),
     end.exposed,
-  ).slice(0, MOST_OFFERED);
+  ).slice(0, MAX_OFFERED);
   const take = ({ id: part }: Part): void => {
     if (piece) editor.change([{ op: 'set piece', piece: { ...piece, [end.end]: { part } } }]);
   };

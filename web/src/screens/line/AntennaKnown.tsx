@@ -1,5 +1,5 @@
 import {
-  MOST_LOAD_POINTS,
+  MAX_LOAD_POINTS,
   fail,
   formatFrequency,
   ok,
@@ -99,7 +99,7 @@ function Measured({
     const result = await readTraceFile(file);
     if (!result.ok) return setProblem(`${file.name}: ${result.problem.message} ${result.problem.remedy}`);
     setProblem(undefined);
-    const { frequencyHz, referenceOhm, s } = thinned(result.value.trace, MOST_LOAD_POINTS);
+    const { frequencyHz, referenceOhm, s } = thinned(result.value.trace, MAX_LOAD_POINTS);
     onRead({ referenceOhm, frequencyHz: [...frequencyHz], re: [...s.s11.re], im: [...s.s11.im] });
   };
   return (

@@ -1,5 +1,5 @@
 import {
-  MOST_BANDS,
+  MAX_BANDS,
   formatDecibels,
   parseCelsius,
   parseDecibels,
@@ -66,7 +66,7 @@ export function ServiceInspector(): ReactNode {
           />
         </fieldset>
       ))}
-      {service.bands.length < MOST_BANDS && (
+      {service.bands.length < MAX_BANDS && (
         <button
           className="button"
           onClick={() => {

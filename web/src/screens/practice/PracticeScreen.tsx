@@ -118,7 +118,7 @@ function AtTheBench({ practice, onChange }: Section): ReactNode {
   );
 }
 
-const MOST_REMAKES = 5;
+const MAX_REMAKES = 5;
 
 function Checks({ practice, onChange }: Section): ReactNode {
   return (
@@ -135,7 +135,7 @@ function Checks({ practice, onChange }: Section): ReactNode {
       <Choice
         label="Re-makes kept for each end"
         value={String(practice.remakesPerEnd)}
-        options={Array.from({ length: MOST_REMAKES + 1 }, (_, n) => ({
+        options={Array.from({ length: MAX_REMAKES + 1 }, (_, n) => ({
           value: String(n),
           label: n === 0 ? 'none: cable is cut exactly' : `${n}`,
         }))}

@@ -5,7 +5,7 @@ import { FrequencyChart } from '../../drawing/charts/FrequencyChart.js';
 import { useOpenRun } from '../../store/RunContext.js';
 
 /** Top of the chart of standing waves. */
-const MOST_SWR = 5;
+const MAX_SWR = 5;
 
 /** SWR at the radio and the one behind it at the far end: loss in the cable hides a bad antenna. */
 export function Standing({
@@ -21,7 +21,7 @@ export function Standing({
   if (kept.far !== 'antenna') return null;
   const size = magnitudes(trace.s.s11);
   const atRadio = size.map(swrFromReflection);
-  const atLoad = size.map((one, k) => Math.min(MOST_SWR, swrBehindLoss(one, swept.lossDb[k])));
+  const atLoad = size.map((one, k) => Math.min(MAX_SWR, swrBehindLoss(one, swept.lossDb[k])));
   const least = (values: Float64Array): string => Math.min(...values).toFixed(2);
   return (
     <FrequencyChart
@@ -42,7 +42,7 @@ export function Standing({
       bands={editor.design.service.bands}
       height={190}
       format={(swr) => swr.toFixed(2)}
-      most={MOST_SWR}
+      most={MAX_SWR}
     />
   );
 }

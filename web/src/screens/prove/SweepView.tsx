@@ -37,7 +37,7 @@ import { traceOf } from '../../store/useTraces.js';
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
 /** Echoes below this are the joints of a sound run, dB. Common practice, no source. */
 const LOOK_AT_DB = 34;
-const MOST_PEAKS = 6;
+const MAX_PEAKS = 6;
 
 const returnLosses = (of: Complexes): Float64Array => magnitudes(of).map(returnLossDb);
 
@@ -246,7 +246,7 @@ function EchoSection({ trace, swept }: { trace: Trace; swept: Swept }): ReactNod
   const rangeM = distanceAt(swept.ruler, value.rangeS);
   const peaks = echoPeaks(value, swept.ruler, LOOK_AT_DB)
     .filter(({ distanceM }) => distanceM <= swept.totalM * 1.05)
-    .slice(0, MOST_PEAKS);
+    .slice(0, MAX_PEAKS);
   const toM = swept.totalM * 1.08;
   const odd = peaks.filter((peak) => !predicted.ok || isUnexpected(peak, predicted.value, swept.ruler));
   const worst = odd.at(0);

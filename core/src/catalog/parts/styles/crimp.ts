@@ -1,3 +1,4 @@
+import { isOfSeries } from '../../face.js';
 import type { Cable } from '../../cable.js';
 import type { PartDimensions, TrainItem } from '../../part.js';
 import { clearance, hexDiesMm, modelCable, roundMm } from '../groups.js';
@@ -35,7 +36,7 @@ export const crimp: StyleKind = {
   train: (part) => [
     ...(isUhf(part) ? [couplingNut(part)] : []),
     ...shrinkAndFerrule(part),
-    ...(isUhf(part) || part.face.startsWith('f-') ? [] : [centrePin(part, 8, 2.2)]),
+    ...(isUhf(part) || isOfSeries(part.face, 'f') ? [] : [centrePin(part, 8, 2.2)]),
     body(part, 'body', 'neck towards the jacket'),
   ],
 };

@@ -1,3 +1,4 @@
+import { isOfSeries } from '../../face.js';
 import { braidMm } from '../../cable.js';
 import { clearance, modelCable, roundMm } from '../groups.js';
 import { body, couplingNut, isUhf, usualPins, type StyleKind } from './style.js';
@@ -9,7 +10,7 @@ export const solder: StyleKind = {
   grip: 'body',
   radial: (group, axial, face) => {
     const cable = modelCable(group);
-    const push = face.startsWith('rca');
+    const push = isOfSeries(face, 'rca');
     return {
       bodyBoreMm: push ? null : roundMm(braidMm(cable) + 0.4),
       neckOuterMm: null,

@@ -1,0 +1,180 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import type * as core from '@kobran/core';
+import {
+  DESIGN_SCHEMA,
+  MAX_BANDS,
+  MAX_LEGS,
+  MAX_LOAD_POINTS,
+  MAX_PIECES,
+  legKinds,
+  zones,
+  type FaceCode,
+  type LegKind,
+  type Zone,
+} from '@kobran/core';
+
+
+/** The limits of a design, member by member; what each member means is said in core. */
+
+const ID = /^[a-z0-9][a-z0-9-]{0,39}$/;
+const ID_MESSAGE = '$property must be 1 to 40 of a–z, 0–9 and -, got “$value”';
+const number = { allowNaN: false, allowInfinity: false };
+
+export class Band implements core.Band {
+  @IsString() @Length(1, 60) name!: string;
+  @IsNumber(number) @Min(1e3) @Max(100e9) lowHz!: number;
+  @IsNumber(number) @Min(1e3) @Max(100e9) highHz!: number;
+}
+
+export class Preamplifier implements core.Preamplifier {
+  @IsNumber(number) @Min(0) @Max(30) noiseFigureDb!: number;
+  @IsNumber(number) @Min(0) @Max(60) gainDb!: number;
+}
+
+export class Service implements core.Service {
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MAX_BANDS)
+  @ValidateNested({ each: true })
+  @Type(() => Band)
+  bands!: Band[];
+  @IsNumber(number) @Min(0) @Max(100e3) powerW!: number;
+  @IsNumber(number) @Min(0) @Max(1) duty!: number;
+  @IsNumber(number) @Min(0) @Max(60) lossBudgetDb!: number;
+  @IsBoolean() dcFeed!: boolean;
+  @IsNumber(number) @Min(-60) @Max(85) ambientC!: number;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(40) noiseFigureDb?: number;
+  @IsOptional() @ValidateNested() @Type(() => Preamplifier) preamplifier?: Preamplifier;
+}
+
+export class RadioPort implements core.RadioPort {
+  @IsString() @Length(1, 80) name!: string;
+  @IsString() @MaxLength(40) face!: FaceCode;
+  @IsBoolean() handheld!: boolean;
+}
+
+export class SeriesLoad implements core.SeriesLoad {
+  @IsNumber(number) @Min(0.01) @Max(1e5) ohm!: number;
+  @IsNumber(number) @Min(0) @Max(1) henry!: number;
+  @IsNumber(number) @Min(0) @Max(1) farad!: number;
+}
+
+export class MeasuredLoad implements core.MeasuredLoad {
+  @IsNumber(number) @Min(0.1) @Max(1e4) referenceOhm!: number;
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(MAX_LOAD_POINTS)
+  @IsNumber(number, { each: true })
+  frequencyHz!: number[];
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(MAX_LOAD_POINTS) @IsNumber(number, { each: true }) re!: number[];
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(MAX_LOAD_POINTS) @IsNumber(number, { each: true }) im!: number[];
+}
+
+export class AntennaPort implements core.AntennaPort {
+  @IsString() @Length(1, 80) name!: string;
+  @IsString() @MaxLength(40) face!: FaceCode;
+  @IsNumber(number) @Min(1) @Max(100) swr!: number;
+  @IsBoolean() dcShort!: boolean;
+  @IsOptional() @ValidateNested() @Type(() => SeriesLoad) series?: SeriesLoad;
+  @IsOptional() @ValidateNested() @Type(() => MeasuredLoad) measured?: MeasuredLoad;
+}
+
+export class End implements core.End {
+  @IsString() @MaxLength(60) part!: string;
+}
+
+export class Target implements core.Target {
+  @IsNumber(number) @Min(1e3) @Max(100e9) frequencyHz!: number;
+  @IsNumber(number) @Min(0.1) @Max(36000) degrees!: number;
+}
+
+export class Piece {
+  @IsIn(['assembly', 'adapter', 'arrester'], {
+    message: 'kind must be assembly, adapter or arrester, got “$value”',
+  })
+  kind!: 'assembly' | 'adapter' | 'arrester';
+  @Matches(ID, { message: ID_MESSAGE }) id!: string;
+}
+
+export class Spot implements core.Spot {
+  @IsNumber(number) @Min(0) @Max(10_000) atM!: number;
+  @IsNumber(number) @Min(0.001) @Max(100) lengthM!: number;
+  @IsNumber(number) @Min(1) @Max(500) ohm!: number;
+}
+
+export class Assembly extends Piece implements core.Assembly {
+  override kind!: 'assembly';
+  @IsString() @Length(1, 60) label!: string;
+  @IsString() @MaxLength(60) cable!: string;
+  @IsNumber(number) @Min(0.02) @Max(10_000) lengthM!: number;
+  @ValidateNested() @Type(() => End) a!: End;
+  @ValidateNested() @Type(() => End) b!: End;
+  @IsOptional() @ValidateNested() @Type(() => Target) target?: Target;
+  @IsOptional() @IsString() @MaxLength(40) lot?: string;
+  @IsOptional() @IsString() @MaxLength(40) set?: string;
+  @IsOptional() @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => Spot) spots?: Spot[];
+}
+
+export class AdapterPiece extends Piece implements core.AdapterPiece {
+  override kind!: 'adapter';
+  @IsString() @MaxLength(80) adapter!: string;
+  @IsBoolean() reversed!: boolean;
+}
+
+export class ArresterPiece extends Piece implements core.ArresterPiece {
+  override kind!: 'arrester';
+  @IsString() @MaxLength(80) arrester!: string;
+  @IsBoolean() reversed!: boolean;
+  @IsNumber(number) @Min(0) @Max(5000) tubeV!: number;
+}
+
+export class Leg implements core.Leg {
+  @Matches(ID, { message: ID_MESSAGE }) id!: string;
+  @IsString() @Length(1, 80) name!: string;
+  @IsIn(legKinds) kind!: LegKind;
+  @IsIn(zones) zone!: Zone;
+  @IsNumber(number) @Min(0.01) @Max(5000) lengthM!: number;
+  @IsNumber(number) @Min(0) @Max(100) slackM!: number;
+  @IsOptional() @IsNumber(number) @Min(1) @Max(10_000) bendRadiusMm?: number;
+}
+
+export class Design implements core.Design {
+  @IsIn([DESIGN_SCHEMA], { message: `schema must be “${DESIGN_SCHEMA}”` }) schema!: string;
+  @IsString() @Length(1, 120) name!: string;
+  @ValidateNested() @Type(() => Service) service!: Service;
+  @ValidateNested() @Type(() => RadioPort) radio!: RadioPort;
+  @ValidateNested() @Type(() => AntennaPort) antenna!: AntennaPort;
+  @IsArray()
+  @ArrayMaxSize(MAX_PIECES, { message: `a run may have at most ${MAX_PIECES} pieces` })
+  @ValidateNested({ each: true })
+  @Type(() => Piece, {
+    discriminator: {
+      property: 'kind',
+      subTypes: [
+        { name: 'assembly', value: Assembly },
+        { name: 'adapter', value: AdapterPiece },
+        { name: 'arrester', value: ArresterPiece },
+      ],
+    },
+    keepDiscriminatorProperty: true,
+  })
+  pieces!: core.AnyPiece[];
+  @IsArray() @ArrayMaxSize(MAX_LEGS) @ValidateNested({ each: true }) @Type(() => Leg) legs!: Leg[];
+}

@@ -1,0 +1,152 @@
+import type {
+  EndRecord as EndRecordOf,
+  EndWork,
+  FactKindId,
+  FarEnd,
+  PowerStep as PowerStepOf,
+  TrimRecord as TrimRecordOf,
+} from '@kobran/core';
+import { endWorks } from '@kobran/core';
+import { Type, type ClassConstructor } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import { IsRecordOf } from './isRecordOf.js';
+
+/** The limits of every kind of fact; what each member means is said in core. */
+
+const number = { allowNaN: false, allowInfinity: false };
+const MAX_W = 100e3;
+
+/** Who says it, and when. */
+export class SignedFact {
+  @IsUUID() id!: string;
+  @IsString() @Length(1, 40) kind!: FactKindId;
+  @IsString() @MaxLength(60) by!: string;
+  @IsISO8601({ strict: true }) at!: string;
+  @IsOptional() @IsString() @MaxLength(500) wording?: string;
+}
+
+export class EndRecord implements EndRecordOf {
+  @IsString() @Length(1, 80) part!: string;
+  @IsString() @Length(1, 80) cable!: string;
+  @IsString() @Length(1, 60) recipe!: string;
+  @IsIn(endWorks) work!: EndWork;
+  @IsOptional() @IsString() @MaxLength(300) cause?: string;
+  @IsOptional() @IsString() @MaxLength(60) step?: string;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(1000) lostM?: number;
+  @IsOptional() @IsString() @MaxLength(60) checkedBy?: string;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40)
+  @IsString({ each: true })
+  @MaxLength(300, { each: true })
+  deviations?: string[];
+}
+
+export class PieceOfBatch {
+  @IsInt() @Min(1) @Max(1000) piece!: number;
+  @IsInt() @Min(1) @Max(1000) of!: number;
+}
+
+class EndFact extends SignedFact {
+  @IsString() @Length(1, 60) endId!: string;
+  @IsOptional() @ValidateNested() @Type(() => EndRecord) end?: EndRecord;
+  @IsOptional() @ValidateNested() @Type(() => PieceOfBatch) batch?: PieceOfBatch;
+}
+
+class EndMadeFact extends EndFact {
+  @IsOptional()
+  @IsObject()
+  @IsRecordOf((value) => value === null || (typeof value === 'number' && Number.isFinite(value)))
+  readings?: Record<string, number | null>;
+}
+
+class PieceFact extends SignedFact {
+  @IsString() @Length(1, 40) pieceId!: string;
+}
+
+class ReadingFact extends PieceFact {
+  @IsString() @Length(1, 60) expectation!: string;
+  @ValidateIf((reading: ReadingFact) => reading.value !== null)
+  @IsNumber(number)
+  value!: number | null;
+}
+
+class CutFact extends PieceFact {
+  @IsOptional() @IsNumber(number) @Min(0.001) @Max(10_000) lengthM?: number;
+  @IsOptional() @IsString() @Length(1, 80) reel?: string;
+}
+
+export class TrimRecord implements TrimRecordOf {
+  @IsString() @Length(1, 80) cable!: string;
+  @IsString() @MaxLength(40) lot!: string;
+  @IsNumber(number) @Min(0.005) @Max(10_000) lengthM!: number;
+  @IsNumber(number) @Min(1e4) @Max(100e9) frequencyHz!: number;
+  @IsIn(['open', 'shorted']) far!: FarEnd;
+  @IsInt() @Min(1) @Max(999) order!: number;
+  @IsNumber(number) @Min(0) @Max(1e-6) nearS!: number;
+}
+
+class TrimmedFact extends PieceFact {
+  @ValidateNested() @Type(() => TrimRecord) trim!: TrimRecord;
+}
+
+export class PowerStep implements PowerStepOf {
+  @IsNumber(number) @Min(1e4) @Max(100e9) frequencyHz!: number;
+  @IsNumber(number) @Min(0.001) @Max(MAX_W) forwardW!: number;
+  @IsNumber(number) @Min(0) @Max(MAX_W) reflectedW!: number;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(MAX_W) loadW?: number;
+}
+
+class PowerStepFact extends SignedFact {
+  @ValidateNested() @Type(() => PowerStep) power!: PowerStep;
+}
+
+class SealedFact extends SignedFact {
+  @IsString() @Length(1, 90) jointId!: string;
+  @IsOptional() @IsInt() @Min(1) @Max(20) passes?: number;
+}
+
+class HandedOverFact extends SignedFact {
+  @IsOptional() @IsString() @MaxLength(300) problems?: string;
+}
+
+class NoteFact extends SignedFact {
+  @IsString() @MaxLength(90) about!: string;
+  @IsString() @Length(1, 500) text!: string;
+}
+
+/** The rules of every kind: a new kind is a class and a line here. */
+export const factRules: Record<FactKindId, ClassConstructor<SignedFact>> = {
+  reading: ReadingFact,
+  'end made': EndMadeFact,
+  'end failed': EndFact,
+  deviation: EndFact,
+  damaged: EndFact,
+  'shrink fitted': EndFact,
+  cut: CutFact,
+  'not cut': PieceFact,
+  trimmed: TrimmedFact,
+  'power step': PowerStepFact,
+  installed: SignedFact,
+  grounded: SignedFact,
+  sealed: SealedFact,
+  'handed over': HandedOverFact,
+  note: NoteFact,
+};

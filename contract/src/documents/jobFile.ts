@@ -1,0 +1,73 @@
+import 'reflect-metadata';
+import { isObject } from '@kobran/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsISO8601,
+  IsObject,
+  IsOptional,
+  IsString,
+  Length,
+  MaxLength,
+  ValidateNested,
+} from 'class-validator';
+import { AddTrace, ShopFileEntry } from '../requests.js';
+import { Practice } from './practice.js';
+import { factOfLogEntry, factOfReading } from './upgradeFacts.js';
+
+export const JOB_FILE_SCHEMA = 'kobran-job/2';
+
+/** A sweep as a file carries it. */
+export class TraceInFile extends AddTrace {
+  /** The first accepted proof, with which later ones are compared. */
+  @IsOptional() @IsBoolean() birth?: boolean;
+}
+
+export class JobFileRun {
+  @IsObject() design!: object;
+  /** Read one by one by `readFact`, by their kinds. */
+  @IsArray() @ArrayMaxSize(10_000) @IsObject({ each: true }) facts!: object[];
+  /** Sweeps; files of before they were kept have none. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(500)
+  @ValidateNested({ each: true })
+  @Type(() => TraceInFile)
+  traces?: TraceInFile[];
+}
+
+/** A whole job as one open JSON file. */
+export class JobFile {
+  @IsIn([JOB_FILE_SCHEMA], { message: `schema must be “${JOB_FILE_SCHEMA}” or an older one` }) schema!: string;
+  @IsISO8601() exportedAt!: string;
+  @IsString() @Length(1, 120) name!: string;
+  @IsString() @MaxLength(200) site!: string;
+  @ValidateNested() @Type(() => Practice) practice!: Practice;
+  /** Own catalogue entries which the designs name, so that the file stands by itself. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(1000)
+  @ValidateNested({ each: true })
+  @Type(() => ShopFileEntry)
+  catalog?: ShopFileEntry[];
+  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => JobFileRun) runs!: JobFileRun[];
+}
+
+const list = (value: unknown): unknown[] => (Array.isArray(value) ? (value as unknown[]) : []);
+
+/** A job file of any schema as one of today’s; what is no job file is left for the rules to refuse. */
+export function upgradeJobFile(value: unknown): unknown {
+  if (!isObject(value) || value.schema !== 'kobran-job/1' || !Array.isArray(value.runs)) return value;
+  return {
+    ...value,
+    schema: JOB_FILE_SCHEMA,
+    runs: value.runs.map((run: unknown) => {
+      if (!isObject(run)) return run;
+      const { readings, log, ...rest } = run;
+      return { ...rest, facts: [...list(readings).map(factOfReading), ...list(log).map(factOfLogEntry)] };
+    }),
+  };
+}

@@ -1,0 +1,67 @@
+import 'reflect-metadata';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { Type } from 'class-transformer';
+import type * as core from '@kobran/core';
+import {
+  causeIds,
+  centreSchools,
+  markingSchools,
+  toolIds,
+  uhfShieldSchools,
+  unbraidingSchools,
+  type CentreSchool,
+  type MarkingSchool,
+  type ToolId,
+  type UhfShieldSchool,
+  type UnbraidingSchool,
+  type CauseId,
+} from '@kobran/core';
+
+export class CausePrior implements core.CausePrior {
+  @IsIn(causeIds) cause!: CauseId;
+  @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0) @Max(1) share!: number;
+}
+
+export class Practice implements core.Practice {
+  @IsIn(['exact', 'shop']) cutSchool!: 'exact' | 'shop';
+  @IsIn(['a little', 'hard']) tapeStretch!: 'a little' | 'hard';
+  @IsInt() @Min(0) @Max(10) remakesPerEnd!: number;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40)
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { each: true })
+  @Min(0.5, { each: true })
+  @Max(60, { each: true })
+  diesMm?: number[];
+  @IsOptional() @IsArray() @ArrayMaxSize(40) @IsIn(toolIds, { each: true }) tools?: ToolId[];
+  @IsOptional() @IsIn(centreSchools) centreSchool?: CentreSchool;
+  @IsOptional() @IsIn(markingSchools) marking?: MarkingSchool;
+  @IsOptional() @IsIn(unbraidingSchools) unbraiding?: UnbraidingSchool;
+  @IsOptional() @IsIn(uhfShieldSchools) uhfShield?: UhfShieldSchool;
+  @IsOptional() @IsBoolean() twoPersonCheck?: boolean;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40)
+  @IsString({ each: true })
+  @Length(1, 60, { each: true })
+  crew?: string[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40)
+  @ValidateNested({ each: true })
+  @Type(() => CausePrior)
+  causePriors?: CausePrior[];
+}

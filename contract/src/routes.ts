@@ -1,0 +1,254 @@
+import type { ClassConstructor } from 'class-transformer';
+import { BenchHands } from './documents/bench.js';
+import { JobFile } from './documents/jobFile.js';
+import {
+  AddTrace,
+  BookCutting,
+  CalibrateAnalyser,
+  ConnectInstrument,
+  CreateJob,
+  CreateRun,
+  ImportShop,
+  KeepProgress,
+  PutOnBench,
+  PutShopEntry,
+  ReadPower,
+  ReplaceJob,
+  ReplaceRun,
+  ReplaceShopPractice,
+  SweepSetup,
+  type GaugeSheetQuery,
+  type LabelSheetQuery,
+} from './requests.js';
+import type {
+  Health,
+  InstrumentIdentity,
+  InstrumentsDocument,
+  JobDocument,
+  JobSummary,
+  LoggedEnd,
+  LoggedTrim,
+  MeasuredPower,
+  MeasuredSweepData,
+  ProgressDocument,
+  RevealedFault,
+  RunDocument,
+  RunSheet,
+  ShopDocument,
+  ShopPracticeDocument,
+  StoredShopEntry,
+  StoredTrace,
+} from './responses.js';
+
+/** Every request there is: from this one table come the client of the web, the controllers of the server and OpenAPI. */
+
+export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
+
+/** One request: where it goes, what it takes and what it answers. */
+export interface Route<Path extends string, Body, Query, Output> {
+  method: Method;
+  /** With `:id` where an id stands. */
+  path: Path;
+  summary: string;
+  /** Of a success: 200, 201 where something is made, 204 where there is nothing to say. */
+  status: 200 | 201 | 204;
+  /** The class with the rules of its body; none where it has none, or one of no single shape. */
+  body: ClassConstructor<object> | undefined;
+  /** Never there: they carry the types. */
+  sent?: Body;
+  query?: Query;
+  output?: Output;
+}
+
+export type AnyRoute = Route<string, unknown, unknown, unknown>;
+
+type ParamsOf<Path extends string> = Path extends `${string}:${infer Name}/${infer Rest}`
+  ? Record<Name, string> & ParamsOf<Rest>
+  : Path extends `${string}:${infer Name}`
+    ? Record<Name, string>
+    : unknown;
+
+/** What a request needs: the ids of its path, its query and its body. */
+export type InputOf<R> =
+  R extends Route<infer Path, infer Body, infer Query, unknown>
+    ? ParamsOf<Path> & (unknown extends Body ? unknown : { body: Body | string }) &
+        (unknown extends Query ? unknown : { query?: Query })
+    : never;
+
+export type OutputOf<R> = R extends Route<string, unknown, unknown, infer Output> ? Output : never;
+
+const route =
+  (method: Method, status: 200 | 201 | 204) =>
+  <Output, Query = unknown>() =>
+  <Path extends string, Body = unknown>(
+    path: Path,
+    summary: string,
+    body?: ClassConstructor<Body & object>,
+  ): Route<Path, Body, Query, Output> => ({ method, path, summary, status, body });
+
+const get = route('GET', 200);
+const put = route('PUT', 200);
+const make = route('POST', 201);
+const ask = route('POST', 200);
+const keep = route('POST', 204)<void>();
+const remove = route('DELETE', 204)<void>();
+
+/** Facts have a shape of their own for each kind: `readFact` checks them. */
+export interface FactBodySent {
+  id: string;
+  kind: string;
+  by: string;
+  at: string;
+}
+
+export const routes = {
+  readHealth: get<Health>()('/api/health', 'Is the server up and its database answering?'),
+
+  listJobs: get<JobSummary[], { deleted?: boolean }>()(
+    '/api/jobs',
+    'Jobs; with deleted=true those which can be restored',
+  ),
+  readJob: get<JobDocument>()('/api/jobs/:id', 'A job with its runs and their facts'),
+  createJob: make<JobDocument>()('/api/jobs', 'Make a job; the same id again makes none', CreateJob),
+  replaceJob: put<JobDocument>()(
+    '/api/jobs/:id',
+    'Replace a job’s name, site and practice; 409 when the version is not the current one',
+    ReplaceJob,
+  ),
+  removeJob: remove('/api/jobs/:id', 'Delete a job; it can be restored'),
+  restoreJob: ask<JobDocument>()('/api/jobs/:id/restore', 'Restore a deleted job'),
+  exportJob: get<JobFile>()('/api/jobs/:id/file', 'The whole job as one JSON file'),
+  importJob: make<JobDocument>()('/api/jobs/import', 'Add the job of a file as a new one', JobFile),
+
+  listRuns: get<RunDocument[]>()('/api/jobs/:id/runs', 'The runs of a job'),
+  createRun: make<RunDocument>()(
+    '/api/jobs/:id/runs',
+    'Put a run into a job; the same id again makes none',
+    CreateRun,
+  ),
+  readRun: get<RunDocument>()('/api/runs/:id', 'A run with its facts'),
+  readSheet: get<RunSheet>()(
+    '/api/runs/:id/sheet',
+    'What Kobran says of the run: figures, joints, stages and problems, without the samples along the ruler',
+  ),
+  replaceRun: put<RunDocument>()(
+    '/api/runs/:id',
+    'Replace a run’s design; 409 with the current one when the version is not current',
+    ReplaceRun,
+  ),
+  removeRun: remove('/api/runs/:id', 'Delete a run; it can be restored'),
+  restoreRun: ask<RunDocument>()('/api/runs/:id/restore', 'Restore a deleted run'),
+  addFact: keep<'/api/runs/:id/facts', FactBodySent>(
+    '/api/runs/:id/facts',
+    'Keep a fact: a reading, an end made, a piece cut …; sent twice it is kept once',
+  ),
+
+  listProgress: get<ProgressDocument[]>()('/api/runs/:id/progress', 'How far cards and batches are'),
+  keepProgress: put<ProgressDocument>()(
+    '/api/runs/:id/progress/:key',
+    'Keep how far a card or a batch is; the newest stands and is answered',
+    KeepProgress,
+  ),
+
+  listTraces: get<StoredTrace[]>()('/api/runs/:id/traces', 'The sweeps of a run, oldest first'),
+  addTrace: keep('/api/runs/:id/traces', 'Keep a sweep; sent twice it is kept once', AddTrace),
+  makeBirth: keep(
+    '/api/runs/:id/traces/:traceId/birth',
+    'Make this sweep the birth record of what it was taken of',
+  ),
+  removeTrace: remove('/api/runs/:id/traces/:traceId', 'Delete a sweep; it can be restored'),
+  restoreTrace: keep('/api/runs/:id/traces/:traceId/restore', 'Restore a deleted sweep'),
+
+  printGauges: get<Blob, GaugeSheetQuery>()(
+    '/api/runs/:id/gauges.pdf',
+    'Strip gauges of the run’s ends at true 1:1, one page each; or of one end',
+  ),
+  printLabels: get<Blob, LabelSheetQuery>()(
+    '/api/runs/:id/labels.pdf',
+    'Flag labels for several of one assembly, two to a piece',
+  ),
+
+  listEnds: get<LoggedEnd[]>()(
+    '/api/ends',
+    'Every end made or failed in all jobs, with part, recipe, person and cause',
+  ),
+  listTrims: get<LoggedTrim[]>()(
+    '/api/trims',
+    'Every resonance read while trimming, in all jobs: what lots have taught',
+  ),
+  bookCutting: keep('/api/cuttings', 'Book a cutting plan, or take it back: shelf and log together', BookCutting),
+
+  readShop: get<ShopDocument>()(
+    '/api/shop',
+    'What the shop has added to the catalogue: cables, parts, adapters, ports, stock',
+  ),
+  readShopSchema: get<object>()('/api/shop/schema', 'The JSON schema of a catalogue file'),
+  putShopEntry: put<StoredShopEntry>()(
+    '/api/shop/:kind/:id',
+    'Put an entry in or replace it; 409 with the current one when the version is not current',
+    PutShopEntry,
+  ),
+  removeShopEntry: remove('/api/shop/:kind/:id', 'Delete an entry; 409 while a run names it'),
+  importShop: ask<ShopDocument>()('/api/shop/import', 'Put many entries in, all or none', ImportShop),
+  readShopPractice: get<ShopPracticeDocument>()('/api/practice', 'How the shop works: a new job starts from it'),
+  replaceShopPractice: put<ShopPracticeDocument>()(
+    '/api/practice',
+    'Replace the shop’s practice; 409 with the current one when the version is not current',
+    ReplaceShopPractice,
+  ),
+
+  readInstruments: get<InstrumentsDocument>()(
+    '/api/instruments',
+    'Every instrument which can be asked, and what lies on the simulated bench',
+  ),
+  connectInstrument: ask<InstrumentIdentity>()(
+    '/api/instruments',
+    'Connect an instrument by its address; it must answer *IDN?',
+    ConnectInstrument,
+  ),
+  forgetInstrument: remove('/api/instruments/:id', 'Forget a connected instrument'),
+  identifyInstrument: ask<InstrumentIdentity>()('/api/instruments/:id/identify', 'Ask an instrument what it is'),
+  calibrateInstrument: keep(
+    '/api/instruments/:id/calibrate',
+    'Collect one standard, or put the calibration to use',
+    CalibrateAnalyser,
+  ),
+  sweepInstrument: ask<MeasuredSweepData>()('/api/instruments/:id/sweep', 'Sweep what is connected', SweepSetup),
+  zeroInstrument: keep('/api/instruments/:id/zero', 'Zero the leads of an ohm-meter'),
+  readOhm: ask<{ ohm: number | null }>()(
+    '/api/instruments/:id/ohm',
+    'Resistance from pin to shell, ohm; null is over range',
+  ),
+  readPower: ask<MeasuredPower>()(
+    '/api/instruments/:id/power',
+    'Key the transmitter and read both ends',
+    ReadPower,
+  ),
+  putOnBench: put<InstrumentsDocument>()(
+    '/api/bench',
+    'Put a run, or an assembly of it, on the simulated bench',
+    PutOnBench,
+  ),
+  touchBench: put<InstrumentsDocument>()(
+    '/api/bench/hands',
+    'Cut it, wiggle it, let it rain, or change its far end',
+    BenchHands,
+  ),
+  revealFault: get<RevealedFault>()('/api/bench/fault', 'What was hidden in the work on the bench'),
+  clearBench: route('DELETE', 200)<InstrumentsDocument>()(
+    '/api/bench',
+    'Clear the bench and switch its instruments off',
+  ),
+};
+
+/** The path of a request with its ids and its query written in. */
+export function pathOf(
+  { path }: Pick<AnyRoute, 'path'>,
+  input: Record<string, unknown> & { query?: unknown } = {},
+): string {
+  const filled = path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(String(input[name])));
+  const query = Object.entries(input.query ?? {}).filter(([, value]) => value !== undefined && value !== false);
+  return query.length === 0
+    ? filled
+    : `${filled}?${new URLSearchParams(query.map(([name, value]): [string, string] => [name, String(value)])).toString()}`;
+}

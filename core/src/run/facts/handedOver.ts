@@ -1,0 +1,14 @@
+import type { FactKind } from './fact.js';
+
+/** The run was signed off and handed over. */
+export interface HandedOver {
+  kind: 'handed over';
+  /** What still stood against it then, in words. */
+  problems?: string;
+}
+
+export const handedOver: FactKind<HandedOver> = {
+  kind: 'handed over',
+  about: () => '',
+  text: ({ problems }) => (problems === undefined ? '' : `with ${problems}`),
+};

@@ -1,0 +1,26 @@
+import { formatFrequency, formatLength } from '../../quantity/index.js';
+import { progress, type StageRule } from './stage.js';
+
+/** Lengths off the reel; electrical lengths are trimmed. */
+export const cut: StageRule = {
+  id: 'cut',
+  name: 'Cut',
+  look({ body: { cuts } }) {
+    const done = cuts.filter((piece) => piece.done).length;
+    const open = cuts.find((piece) => !piece.done);
+    return {
+      state: progress(done, cuts.length),
+      detail: cuts.length === 0 ? 'nothing to cut' : `${done} of ${cuts.length} cut`,
+      next: open ? `Cut ${open.name}` : '',
+    };
+  },
+  headline({ cuts }, _, units) {
+    const next = cuts.find(({ done }) => !done);
+    if (!next) return cuts.length === 0 ? 'Nothing to cut' : 'All pieces are cut';
+    if (next.electrical) {
+      const { degrees, frequencyHz } = next.electrical.target;
+      return `Trim ${next.name} to ${degrees}° at ${formatFrequency(frequencyHz)}`;
+    }
+    return `Cut ${formatLength(next.cut.value, { system: units, digits: 3 })} of ${next.cable.name} for ${next.name}`;
+  },
+};

@@ -1,0 +1,111 @@
+import { readFact, type LoggedEnd, type LoggedTrim, type Damaged } from '@kobran/contract';
+import type { Fact, FactKindId, FactOf, Facts } from '@kobran/core';
+import { Inject, Injectable } from '@nestjs/common';
+import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
+import type { Database } from '../database/database.js';
+import { DATABASE } from '../database/database.module.js';
+import { facts, jobs, runs } from '../database/schema.js';
+import { invalid } from '../errors/problem.js';
+import { apart, damageOf, type Stored } from '../store/stored.js';
+import { iso } from '../store/moment.js';
+
+type FactRow = typeof facts.$inferSelect;
+
+/** What was read and done, in every run. Facts are only ever added: a correction is a fact of its own. */
+@Injectable()
+export class FactsService {
+  /** Facts never change, so one that was read well once is not checked again. */
+  private readonly sound = new Set<string>();
+
+  constructor(@Inject(DATABASE) private readonly db: Database) {}
+
+  /** Reads a fact of a request, or refuses it with every problem. */
+  checked(value: unknown, where = ''): Fact {
+    const read = readFact(value, where);
+    if (!read.ok) throw invalid(read.problems);
+    return read.fact;
+  }
+
+  /** A fact as a row of its run. */
+  rowOf(runId: string, { id, kind, by, at, ...body }: Fact): typeof facts.$inferInsert {
+    return { id, runId, kind, by, at, body };
+  }
+
+  /** Keeps a fact; sent twice it is kept once. */
+  async add(runId: string, fact: Fact): Promise<void> {
+    await this.db.insert(facts).values(this.rowOf(runId, fact)).onConflictDoNothing();
+  }
+
+  /** The facts of some runs, oldest first; what cannot be read is set aside. */
+  async ofRuns(ids: readonly string[]): Promise<Map<string, { facts: Facts; damaged: Damaged[] }>> {
+    const found = new Map<string, Stored<Fact>[]>(ids.map((id) => [id, []]));
+    if (ids.length > 0) {
+      const rows = await this.db
+        .select()
+        .from(facts)
+        .where(inArray(facts.runId, [...ids]))
+        .orderBy(asc(facts.at));
+      for (const row of rows) found.get(row.runId)?.push(this.stored(row));
+    }
+    return new Map(
+      [...found].map(([id, all]) => {
+        const { readable, damaged } = apart(all);
+        return [id, { facts: readable, damaged }];
+      }),
+    );
+  }
+
+  /** Ends made or failed in all jobs, oldest first; those of deleted jobs and runs, and entries without a record, are left out. */
+  async ends(): Promise<LoggedEnd[]> {
+    const found = await this.ofKinds(['end made', 'end failed']);
+    return found.flatMap(({ runId, fact }): LoggedEnd[] => {
+      if ((fact.kind !== 'end made' && fact.kind !== 'end failed') || !fact.end) return [];
+      const { endId: about, at, by: person, end } = fact;
+      return [
+        {
+          runId,
+          about,
+          at,
+          person,
+          part: end.part,
+          recipe: end.recipe,
+          outcome: fact.kind === 'end made' ? 'made' : 'failed',
+          ...(end.cause === undefined ? {} : { cause: end.cause }),
+          ...(end.lostM === undefined ? {} : { lostM: end.lostM }),
+        },
+      ];
+    });
+  }
+
+  /** Resonances read while trimming, oldest first; those of deleted jobs and runs are left out. */
+  async trims(): Promise<LoggedTrim[]> {
+    const found = await this.ofKinds(['trimmed']);
+    return found
+      .filter((one): one is { runId: string; fact: FactOf<'trimmed'> } => one.fact.kind === 'trimmed')
+      .map(({ runId, fact: { trim, pieceId, at } }) => ({ ...trim, runId, about: pieceId, at }));
+  }
+
+  private async ofKinds(kinds: FactKindId[]): Promise<{ runId: string; fact: Fact }[]> {
+    const rows = await this.db
+      .select({ fact: facts })
+      .from(facts)
+      .innerJoin(runs, eq(runs.id, facts.runId))
+      .innerJoin(jobs, eq(jobs.id, runs.jobId))
+      .where(and(inArray(facts.kind, kinds), isNull(runs.deletedAt), isNull(jobs.deletedAt)))
+      .orderBy(asc(facts.at));
+    return rows.flatMap(({ fact }) => {
+      const read = this.stored(fact);
+      return read.ok ? [{ runId: fact.runId, fact: read.value }] : [];
+    });
+  }
+
+  private stored({ id, kind, by, at, body }: FactRow): Stored<Fact> {
+    const fact = { ...(body as object), id, kind, by, at: iso(at) };
+    // Read well before, so it has the shape of its kind.
+    if (this.sound.has(id)) return { ok: true, value: fact as Fact };
+    const read = readFact(fact);
+    if (!read.ok) return { ok: false, damaged: damageOf(`A fact (${kind})`, id, read.problems) };
+    this.sound.add(id);
+    return { ok: true, value: read.fact };
+  }
+}

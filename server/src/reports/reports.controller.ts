@@ -1,0 +1,32 @@
+import { GaugeSheetQuery, LabelSheetQuery, routes } from '@kobran/contract';
+import { Controller, Inject, Param, ParseUUIDPipe, Query, StreamableFile } from '@nestjs/common';
+import { ApiProduces, ApiTags } from '@nestjs/swagger';
+import { HandlesFile } from '../handles.js';
+import { ReportsService } from './reports.service.js';
+
+const pdf = (bytes: Buffer, name: string): StreamableFile =>
+  new StreamableFile(bytes, { type: 'application/pdf', disposition: `inline; filename="${name}"` });
+
+@ApiTags('reports')
+@Controller()
+export class ReportsController {
+  constructor(@Inject(ReportsService) private readonly reports: ReportsService) {}
+
+  @HandlesFile(routes.printGauges)
+  @ApiProduces('application/pdf')
+  async gauges(
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query() query: GaugeSheetQuery,
+  ): Promise<StreamableFile> {
+    return pdf(await this.reports.gauges(id, query), 'gauges.pdf');
+  }
+
+  @HandlesFile(routes.printLabels)
+  @ApiProduces('application/pdf')
+  async labels(
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query() query: LabelSheetQuery,
+  ): Promise<StreamableFile> {
+    return pdf(await this.reports.labels(id, query), 'labels.pdf');
+  }
+}

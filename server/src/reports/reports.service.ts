@@ -1,0 +1,38 @@
+import type { GaugeSheetQuery, LabelSheetQuery } from '@kobran/contract';
+import { cardFor, findAssembly, gaugeSheet, labelSheet, makeSchools } from '@kobran/core';
+import { Inject, Injectable } from '@nestjs/common';
+import { notFound } from '../errors/problem.js';
+import { RunSheets } from '../runs/runSheets.js';
+import { pdfOf } from './pdf.js';
+
+/** What is printed for the bench. */
+@Injectable()
+export class ReportsService {
+  constructor(@Inject(RunSheets) private readonly sheets: RunSheets) {}
+
+  /** Every end which has a card, or the one that is asked for. */
+  async gauges(runId: string, { end, units = 'metric' }: GaugeSheetQuery): Promise<Buffer> {
+    const { run, jobName, practice, sheet } = await this.sheets.sheetOf(runId);
+    const papers = sheet.ends
+      .filter(({ id }) => end === undefined || id === end)
+      .flatMap((one) => {
+        const card = cardFor(one.part, one.cable, units, {
+          schools: makeSchools(practice),
+          exposed: one.exposed,
+          farEndMade: one.farEndMade,
+          twoPersonCheck: practice.twoPersonCheck ?? false,
+        });
+        const head = { end: one.name, run: run.design.name, job: jobName };
+        return card && one.gauge.fit.verdict === 'fits' ? [gaugeSheet(card, head, units)] : [];
+      });
+    if (papers.length === 0) throw notFound('card', end ?? 'any end');
+    return pdfOf(papers, `Strip gauges, ${run.design.name}`);
+  }
+
+  async labels(runId: string, { piece, count }: LabelSheetQuery): Promise<Buffer> {
+    const { run, sheet, catalog } = await this.sheets.sheetOf(runId);
+    const assembly = findAssembly(run.design, piece);
+    if (!assembly) throw notFound('assembly', piece);
+    return pdfOf(labelSheet(assembly, count, catalog, sheet.topHz), `Labels, ${assembly.label}`);
+  }
+}

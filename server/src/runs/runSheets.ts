@@ -1,0 +1,35 @@
+import type { RunDocument } from '@kobran/contract';
+import { evaluate, type Catalog, type Practice, type Sheet } from '@kobran/core';
+import { Inject, Injectable } from '@nestjs/common';
+import { PracticeService } from '../practice/practice.service.js';
+import { ShopService } from '../shop/shop.service.js';
+import { RunsService } from './runs.service.js';
+
+/** A run with everything that decides what Kobran says of it. */
+export interface OpenedRun {
+  run: RunDocument;
+  catalog: Catalog;
+  jobName: string;
+  practice: Practice;
+  sheet: Sheet;
+}
+
+/** The one place of the server where a run is evaluated: the API, the reports and the browser say the same. */
+@Injectable()
+export class RunSheets {
+  constructor(
+    @Inject(RunsService) private readonly runs: RunsService,
+    @Inject(PracticeService) private readonly practices: PracticeService,
+    @Inject(ShopService) private readonly shop: ShopService,
+  ) {}
+
+  async sheetOf(runId: string): Promise<OpenedRun> {
+    const run = await this.runs.read(runId);
+    const [{ practice, jobName }, catalog] = await Promise.all([
+      this.practices.ofJob(run.jobId),
+      this.shop.catalog(),
+    ]);
+    const sheet = evaluate(run.design, catalog, { facts: run.facts, practice });
+    return { run, catalog, jobName, practice, sheet };
+  }
+}

@@ -1,0 +1,16 @@
+import { Module } from '@nestjs/common';
+import { FactsController } from '../facts/facts.controller.js';
+import { FactsService } from '../facts/facts.service.js';
+import { PracticeModule } from '../practice/practice.module.js';
+import { ShopModule } from '../shop/shop.module.js';
+import { RunsController } from './runs.controller.js';
+import { RunSheets } from './runSheets.js';
+import { RunsService } from './runs.service.js';
+
+@Module({
+  imports: [ShopModule, PracticeModule],
+  controllers: [RunsController, FactsController],
+  providers: [RunsService, RunSheets, FactsService],
+  exports: [RunsService, RunSheets, FactsService],
+})
+export class RunsModule {}
