@@ -1,4 +1,13 @@
-import { adapterChains, catalog, defaultPractice, easyNeeds, evaluate, faceOf, noFacts, sweep } from '@kobran/core';
+import {
+  adapterChains,
+  catalog,
+  defaultPractice,
+  easyNeeds,
+  evaluate,
+  faceOf,
+  noFacts,
+  sweep,
+} from '@kobran/core';
 import { bench, describe } from 'vitest';
 import { designOf, elementsOf, grid, load } from './aLongRun.js';
 import { sweepByMathjs } from './byMathjs.js';
@@ -15,11 +24,12 @@ for (const [count, points] of [
     bench('Kobran sweep', () => void sweep(elements, load, frequencies), { time: 2000 });
     bench(
       'Kobran evaluate, the whole sheet',
-      () => void evaluate(design, catalog, {
-            facts: noFacts,
-            practice: defaultPractice,
-            sweepPoints: points,
-          }),
+      () =>
+        void evaluate(design, catalog, {
+          facts: noFacts,
+          practice: defaultPractice,
+          sweepPoints: points,
+        }),
       { time: 3000 },
     );
   });

@@ -94,7 +94,7 @@ export function orThrow<T>(result: Result<T>): T {
 }
 
 /** The rules of documents come with a validator: they are fetched by the commands which read documents, not by the others. */
-export const rules = (): Promise<typeof import('@kobran/contract')> => import('@kobran/contract');
+export const rules = () => import('@kobran/contract');
 
 export async function checkedDesign(value: unknown, catalog: Catalog): Promise<Design> {
   const { readDesign } = await rules();

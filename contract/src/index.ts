@@ -1,10 +1,17 @@
 export { BenchHands, readBench } from './documents/bench.js';
-export { catalogToCsv, catalogToJson, CATALOG_SCHEMA, absentDimensions, readCatalogFile } from './documents/catalogFile.js';
+export {
+  catalogToCsv,
+  catalogToJson,
+  CATALOG_SCHEMA,
+  absentDimensions,
+  readCatalogFile,
+} from './documents/catalogFile.js';
 export type { CatalogFile } from './documents/catalogFile.js';
 export { factRules } from './documents/facts.js';
 export { JOB_FILE_SCHEMA, JobFile, JobFileRun, upgradeJobFile } from './documents/jobFile.js';
 export { Practice as PracticeRules } from './documents/practice.js';
 export { problemsOf, readAs } from './documents/readAs.js';
+export { upgradedFact } from './documents/upgradeFacts.js';
 export { readDesign } from './documents/readDesign.js';
 export { readFact } from './documents/readFact.js';
 export { readPractice } from './documents/readPractice.js';
@@ -21,7 +28,6 @@ export {
   ImportShop,
   KeepProgress,
   LabelSheetQuery,
-  MAX_KEPT_POINTS,
   PutOnBench,
   PutShopEntry,
   ReadPower,
@@ -59,3 +65,4 @@ export type {
   StoredShopEntry,
   StoredTrace,
 } from './responses.js';
+export { MAX_KEPT_POINTS } from './limits.js';

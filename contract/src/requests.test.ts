@@ -12,7 +12,15 @@ const where = (type: Parameters<typeof readAs>[0], value: object): string[] => {
 
 describe('what travels to the server', () => {
   it('a reading: a number, or null for over range, and nothing else', () => {
-    const reading = { id, kind: 'reading', pieceId: 'main', expectation: 'loop', value: 0.3, by: 'Wenna', at };
+    const reading = {
+      id,
+      kind: 'reading',
+      pieceId: 'main',
+      expectation: 'loop',
+      value: 0.3,
+      by: 'Wenna',
+      at,
+    };
     expect(whereOf(readFact(reading))).toEqual([]);
     expect(whereOf(readFact({ ...reading, value: null }))).toEqual([]);
     for (const value of ['0.3', Infinity, undefined])

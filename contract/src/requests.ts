@@ -32,6 +32,7 @@ import {
 
 import { BenchHands } from './documents/bench.js';
 import { Practice } from './documents/practice.js';
+import { MAX_KEPT_POINTS } from './limits.js';
 
 /** What the web sends to the server. A design travels as plain JSON and is read by `readDesign`. */
 
@@ -95,9 +96,6 @@ export class ImportShop {
   @Type(() => ShopFileEntry)
   entries!: ShopFileEntry[];
 }
-
-/** More points than any bench analyser sweeps; larger files are thinned before they are sent. */
-export const MAX_KEPT_POINTS = 10_001;
 
 const samples = (): PropertyDecorator => (target, property) => {
   IsArray()(target, property);
@@ -202,7 +200,11 @@ export class BookedPiece {
   @IsUUID() runId!: string;
   @IsString() @Length(1, 40) pieceId!: string;
   /** Between the two cut ends, m, and the reel it comes from. */
-  @IsOptional() @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0.001) @Max(10_000) lengthM?: number;
+  @IsOptional()
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  @Min(0.001)
+  @Max(10_000)
+  lengthM?: number;
   @IsOptional() @IsString() @Length(1, 80) reel?: string;
 }
 

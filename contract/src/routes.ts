@@ -1,7 +1,6 @@
-import type { ClassConstructor } from 'class-transformer';
-import { BenchHands } from './documents/bench.js';
-import { JobFile } from './documents/jobFile.js';
-import {
+import type { BenchHands } from './documents/bench.js';
+import type { JobFile } from './documents/jobFile.js';
+import type {
   AddTrace,
   BookCutting,
   CalibrateAnalyser,
@@ -17,8 +16,8 @@ import {
   ReplaceRun,
   ReplaceShopPractice,
   SweepSetup,
-  type GaugeSheetQuery,
-  type LabelSheetQuery,
+  GaugeSheetQuery,
+  LabelSheetQuery,
 } from './requests.js';
 import type {
   Health,
@@ -52,8 +51,8 @@ export interface Route<Path extends string, Body, Query, Output> {
   summary: string;
   /** Of a success: 200, 201 where something is made, 204 where there is nothing to say. */
   status: 200 | 201 | 204;
-  /** The class with the rules of its body; none where it has none, or one of no single shape. */
-  body: ClassConstructor<object> | undefined;
+  /** Name of the class with the rules of its body. By its name, so that the browser need not fetch the rules to ask. */
+  body: string | undefined;
   /** Never there: they carry the types. */
   sent?: Body;
   query?: Query;
@@ -71,20 +70,48 @@ type ParamsOf<Path extends string> = Path extends `${string}:${infer Name}/${inf
 /** What a request needs: the ids of its path, its query and its body. */
 export type InputOf<R> =
   R extends Route<infer Path, infer Body, infer Query, unknown>
-    ? ParamsOf<Path> & (unknown extends Body ? unknown : { body: Body | string }) &
+    ? ParamsOf<Path> &
+        (unknown extends Body ? unknown : { body: Body | string }) &
         (unknown extends Query ? unknown : { query?: Query })
     : never;
 
 export type OutputOf<R> = R extends Route<string, unknown, unknown, infer Output> ? Output : never;
 
+/** What bodies may be, by the names of their classes. */
+interface Bodies {
+  AddTrace: AddTrace;
+  BenchHands: BenchHands;
+  BookCutting: BookCutting;
+  CalibrateAnalyser: CalibrateAnalyser;
+  ConnectInstrument: ConnectInstrument;
+  CreateJob: CreateJob;
+  CreateRun: CreateRun;
+  ImportShop: ImportShop;
+  JobFile: JobFile;
+  KeepProgress: KeepProgress;
+  PutOnBench: PutOnBench;
+  PutShopEntry: PutShopEntry;
+  ReadPower: ReadPower;
+  ReplaceJob: ReplaceJob;
+  ReplaceRun: ReplaceRun;
+  ReplaceShopPractice: ReplaceShopPractice;
+  SweepSetup: SweepSetup;
+}
+
 const route =
   (method: Method, status: 200 | 201 | 204) =>
   <Output, Query = unknown>() =>
-  <Path extends string, Body = unknown>(
+  <Path extends string, Name extends keyof Bodies = never>(
     path: Path,
     summary: string,
-    body?: ClassConstructor<Body & object>,
-  ): Route<Path, Body, Query, Output> => ({ method, path, summary, status, body });
+    body?: Name,
+  ): Route<Path, [Name] extends [never] ? unknown : Bodies[Name], Query, Output> => ({
+    method,
+    path,
+    summary,
+    status,
+    body,
+  });
 
 const get = route('GET', 200);
 const put = route('PUT', 200);
@@ -93,13 +120,24 @@ const ask = route('POST', 200);
 const keep = route('POST', 204)<void>();
 const remove = route('DELETE', 204)<void>();
 
-/** Facts have a shape of their own for each kind: `readFact` checks them. */
+/** Facts have a shape of their own for each kind: `readFact` checks them, and no class stands for all. */
 export interface FactBodySent {
   id: string;
   kind: string;
   by: string;
   at: string;
 }
+
+const fact = <Path extends string>(
+  path: Path,
+  summary: string,
+): Route<Path, FactBodySent, unknown, void> => ({
+  method: 'POST',
+  path,
+  summary,
+  status: 204,
+  body: undefined,
+});
 
 export const routes = {
   readHealth: get<Health>()('/api/health', 'Is the server up and its database answering?'),
@@ -109,22 +147,22 @@ export const routes = {
     'Jobs; with deleted=true those which can be restored',
   ),
   readJob: get<JobDocument>()('/api/jobs/:id', 'A job with its runs and their facts'),
-  createJob: make<JobDocument>()('/api/jobs', 'Make a job; the same id again makes none', CreateJob),
+  createJob: make<JobDocument>()('/api/jobs', 'Make a job; the same id again makes none', 'CreateJob'),
   replaceJob: put<JobDocument>()(
     '/api/jobs/:id',
     'Replace a job’s name, site and practice; 409 when the version is not the current one',
-    ReplaceJob,
+    'ReplaceJob',
   ),
   removeJob: remove('/api/jobs/:id', 'Delete a job; it can be restored'),
   restoreJob: ask<JobDocument>()('/api/jobs/:id/restore', 'Restore a deleted job'),
   exportJob: get<JobFile>()('/api/jobs/:id/file', 'The whole job as one JSON file'),
-  importJob: make<JobDocument>()('/api/jobs/import', 'Add the job of a file as a new one', JobFile),
+  importJob: make<JobDocument>()('/api/jobs/import', 'Add the job of a file as a new one', 'JobFile'),
 
   listRuns: get<RunDocument[]>()('/api/jobs/:id/runs', 'The runs of a job'),
   createRun: make<RunDocument>()(
     '/api/jobs/:id/runs',
     'Put a run into a job; the same id again makes none',
-    CreateRun,
+    'CreateRun',
   ),
   readRun: get<RunDocument>()('/api/runs/:id', 'A run with its facts'),
   readSheet: get<RunSheet>()(
@@ -134,11 +172,11 @@ export const routes = {
   replaceRun: put<RunDocument>()(
     '/api/runs/:id',
     'Replace a run’s design; 409 with the current one when the version is not current',
-    ReplaceRun,
+    'ReplaceRun',
   ),
   removeRun: remove('/api/runs/:id', 'Delete a run; it can be restored'),
   restoreRun: ask<RunDocument>()('/api/runs/:id/restore', 'Restore a deleted run'),
-  addFact: keep<'/api/runs/:id/facts', FactBodySent>(
+  addFact: fact(
     '/api/runs/:id/facts',
     'Keep a fact: a reading, an end made, a piece cut …; sent twice it is kept once',
   ),
@@ -147,11 +185,11 @@ export const routes = {
   keepProgress: put<ProgressDocument>()(
     '/api/runs/:id/progress/:key',
     'Keep how far a card or a batch is; the newest stands and is answered',
-    KeepProgress,
+    'KeepProgress',
   ),
 
   listTraces: get<StoredTrace[]>()('/api/runs/:id/traces', 'The sweeps of a run, oldest first'),
-  addTrace: keep('/api/runs/:id/traces', 'Keep a sweep; sent twice it is kept once', AddTrace),
+  addTrace: keep('/api/runs/:id/traces', 'Keep a sweep; sent twice it is kept once', 'AddTrace'),
   makeBirth: keep(
     '/api/runs/:id/traces/:traceId/birth',
     'Make this sweep the birth record of what it was taken of',
@@ -176,7 +214,11 @@ export const routes = {
     '/api/trims',
     'Every resonance read while trimming, in all jobs: what lots have taught',
   ),
-  bookCutting: keep('/api/cuttings', 'Book a cutting plan, or take it back: shelf and log together', BookCutting),
+  bookCutting: keep(
+    '/api/cuttings',
+    'Book a cutting plan, or take it back: shelf and log together',
+    'BookCutting',
+  ),
 
   readShop: get<ShopDocument>()(
     '/api/shop',
@@ -186,15 +228,18 @@ export const routes = {
   putShopEntry: put<StoredShopEntry>()(
     '/api/shop/:kind/:id',
     'Put an entry in or replace it; 409 with the current one when the version is not current',
-    PutShopEntry,
+    'PutShopEntry',
   ),
   removeShopEntry: remove('/api/shop/:kind/:id', 'Delete an entry; 409 while a run names it'),
-  importShop: ask<ShopDocument>()('/api/shop/import', 'Put many entries in, all or none', ImportShop),
-  readShopPractice: get<ShopPracticeDocument>()('/api/practice', 'How the shop works: a new job starts from it'),
+  importShop: ask<ShopDocument>()('/api/shop/import', 'Put many entries in, all or none', 'ImportShop'),
+  readShopPractice: get<ShopPracticeDocument>()(
+    '/api/practice',
+    'How the shop works: a new job starts from it',
+  ),
   replaceShopPractice: put<ShopPracticeDocument>()(
     '/api/practice',
     'Replace the shop’s practice; 409 with the current one when the version is not current',
-    ReplaceShopPractice,
+    'ReplaceShopPractice',
   ),
 
   readInstruments: get<InstrumentsDocument>()(
@@ -204,16 +249,23 @@ export const routes = {
   connectInstrument: ask<InstrumentIdentity>()(
     '/api/instruments',
     'Connect an instrument by its address; it must answer *IDN?',
-    ConnectInstrument,
+    'ConnectInstrument',
   ),
   forgetInstrument: remove('/api/instruments/:id', 'Forget a connected instrument'),
-  identifyInstrument: ask<InstrumentIdentity>()('/api/instruments/:id/identify', 'Ask an instrument what it is'),
+  identifyInstrument: ask<InstrumentIdentity>()(
+    '/api/instruments/:id/identify',
+    'Ask an instrument what it is',
+  ),
   calibrateInstrument: keep(
     '/api/instruments/:id/calibrate',
     'Collect one standard, or put the calibration to use',
-    CalibrateAnalyser,
+    'CalibrateAnalyser',
   ),
-  sweepInstrument: ask<MeasuredSweepData>()('/api/instruments/:id/sweep', 'Sweep what is connected', SweepSetup),
+  sweepInstrument: ask<MeasuredSweepData>()(
+    '/api/instruments/:id/sweep',
+    'Sweep what is connected',
+    'SweepSetup',
+  ),
   zeroInstrument: keep('/api/instruments/:id/zero', 'Zero the leads of an ohm-meter'),
   readOhm: ask<{ ohm: number | null }>()(
     '/api/instruments/:id/ohm',
@@ -222,17 +274,17 @@ export const routes = {
   readPower: ask<MeasuredPower>()(
     '/api/instruments/:id/power',
     'Key the transmitter and read both ends',
-    ReadPower,
+    'ReadPower',
   ),
   putOnBench: put<InstrumentsDocument>()(
     '/api/bench',
     'Put a run, or an assembly of it, on the simulated bench',
-    PutOnBench,
+    'PutOnBench',
   ),
   touchBench: put<InstrumentsDocument>()(
     '/api/bench/hands',
     'Cut it, wiggle it, let it rain, or change its far end',
-    BenchHands,
+    'BenchHands',
   ),
   revealFault: get<RevealedFault>()('/api/bench/fault', 'What was hidden in the work on the bench'),
   clearBench: route('DELETE', 200)<InstrumentsDocument>()(
@@ -247,7 +299,9 @@ export function pathOf(
   input: Record<string, unknown> & { query?: unknown } = {},
 ): string {
   const filled = path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(String(input[name])));
-  const query = Object.entries(input.query ?? {}).filter(([, value]) => value !== undefined && value !== false);
+  const query = Object.entries(input.query ?? {}).filter(
+    ([, value]) => value !== undefined && value !== false,
+  );
   return query.length === 0
     ? filled
     : `${filled}?${new URLSearchParams(query.map(([name, value]): [string, string] => [name, String(value)])).toString()}`;

@@ -18,7 +18,7 @@ export const Handles =
       methods[route.method](route.path),
       HttpCode(route.status),
       ApiOperation({ summary: route.summary }),
-      ...(route.body ? [ApiBody(schemaOf(route.body))] : []),
+      ...(route.body ? [ApiBody(schemaOf({ name: route.body }))] : []),
     )(target, key, descriptor as TypedPropertyDescriptor<unknown>);
 
 /** As {@link Handles}, for a file which is streamed. */

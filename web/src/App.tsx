@@ -9,13 +9,13 @@ import {
 import { Navigate, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
 import { usePreferences } from './ui/Preferences.js';
-import { FactsProvider } from './store/FactsOutbox.js';
+import { DeviceProvider } from './store/Device.js';
 import { Board } from './screens/board/Board.js';
 import { ErrorBoundary } from './ui/ErrorBoundary.js';
 import { Message } from './ui/Message.js';
 
 /** Screens come after the board: each is a script of its own, and all are fetched once the first page stands. */
-const scripts: (() => Promise<unknown>)[] = [];
+const scripts: (() => Promise<unknown>)[] = [() => import('./store/readParcel.js')];
 
 function screen<Name extends string>(
   load: () => Promise<Record<Name, ComponentType>>,
@@ -25,7 +25,7 @@ function screen<Name extends string>(
   return lazy(() => load().then((script) => ({ default: script[name] })));
 }
 
-const RunScreen = screen(() => import('./frame/RunFrame.js'), 'RunScreen');
+const RunFrame = screen(() => import('./frame/RunFrame.js'), 'RunFrame');
 const LineScreen = screen(() => import('./screens/line/LineScreen.js'), 'LineScreen');
 const CablesScreen = screen(() => import('./screens/cables/CablesScreen.js'), 'CablesScreen');
 const MakeScreen = screen(() => import('./screens/make/MakeScreen.js'), 'MakeScreen');
@@ -71,7 +71,7 @@ export function App(): ReactNode {
   useAllScreens();
   return (
     <ErrorBoundary>
-      <FactsProvider>
+      <DeviceProvider>
         <Suspense fallback={<Message title="One moment…" />}>
           <Routes>
             <Route path="/" element={<Board />} />
@@ -87,7 +87,7 @@ export function App(): ReactNode {
             <Route path="/identify" element={<IdentifyScreen />} />
             <Route path="/kit" element={<KitScreen />} />
             <Route path="/train" element={<TrainScreen />} />
-            <Route path="/runs/:runId" element={<RunScreen />}>
+            <Route path="/runs/:runId" element={<RunFrame />}>
               <Route index element={<Navigate to="plan" replace />} />
               <Route path="plan" element={<LineScreen />} />
               <Route path="cables" element={<CablesScreen />} />
@@ -116,7 +116,7 @@ export function App(): ReactNode {
           </Routes>
         </Suspense>
         <Toaster theme={theme} position="bottom-center" toastOptions={{ className: 'font-sans' }} />
-      </FactsProvider>
+      </DeviceProvider>
     </ErrorBoundary>
   );
 }

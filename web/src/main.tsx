@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import './styles.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';

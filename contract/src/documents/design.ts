@@ -30,7 +30,6 @@ import {
   type Zone,
 } from '@kobran/core';
 
-
 /** The limits of a design, member by member; what each member means is said in core. */
 
 const ID = /^[a-z0-9][a-z0-9-]{0,39}$/;

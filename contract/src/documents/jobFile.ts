@@ -41,7 +41,8 @@ export class JobFileRun {
 
 /** A whole job as one open JSON file. */
 export class JobFile {
-  @IsIn([JOB_FILE_SCHEMA], { message: `schema must be “${JOB_FILE_SCHEMA}” or an older one` }) schema!: string;
+  @IsIn([JOB_FILE_SCHEMA], { message: `schema must be “${JOB_FILE_SCHEMA}” or an older one` })
+  schema!: string;
   @IsISO8601() exportedAt!: string;
   @IsString() @Length(1, 120) name!: string;
   @IsString() @MaxLength(200) site!: string;

@@ -1,8 +1,27 @@
 import { isObject } from '@kobran/core';
 
-/** Kinds which are called differently now. */
-const renamed: Record<string, string> = { routed: 'installed', bonded: 'grounded' };
-const endKinds = ['end made', 'end failed', 'deviation', 'damaged'];
+type Entry = Record<string, unknown>;
+
+const ofEnd = ({ about, end }: Entry): Entry => ({ endId: about, ...(end ? { end } : {}) });
+const ofPiece = ({ about }: Entry): Entry => ({ pieceId: about });
+const asNote = ({ about, text }: Entry): Entry => ({ kind: 'note', about, text });
+
+/** What an entry of each kind is now; a kind which is called differently says so. */
+const upgrades: Record<string, (entry: Entry) => Entry> = {
+  'end made': ofEnd,
+  'end failed': ofEnd,
+  deviation: ofEnd,
+  damaged: ofEnd,
+  cut: ofPiece,
+  'not cut': ofPiece,
+  trimmed: (entry) => (entry.trim ? { ...ofPiece(entry), trim: entry.trim } : asNote(entry)),
+  'power step': (entry) => (entry.power ? { power: entry.power } : asNote(entry)),
+  routed: () => ({ kind: 'installed' }),
+  bonded: () => ({ kind: 'grounded' }),
+  sealed: ({ about }) => ({ jointId: about }),
+  'handed over': () => ({}),
+  note: (entry) => (entry.end ? { kind: 'shrink fitted', ...ofEnd(entry) } : asNote(entry)),
+};
 
 /**
  * A log entry of `kobran-job/1` as a fact. Its words stay as they were; the migration of the database does the same in SQL.
@@ -10,22 +29,16 @@ const endKinds = ['end made', 'end failed', 'deviation', 'damaged'];
  * @param entry kind, about, text, by, at, and what it had in figures; anything else is left for the rules to refuse
  */
 export function factOfLogEntry(entry: unknown): unknown {
-  if (!isObject(entry)) return entry;
-  const { kind, about, text, end, trim, power, ...signature } = entry;
-  const name = String(kind);
-  const wording = { wording: text };
-  if (endKinds.includes(name)) return { ...signature, ...wording, kind, endId: about, ...(end ? { end } : {}) };
-  if (name === 'note' && end) return { ...signature, ...wording, kind: 'shrink fitted', endId: about, end };
-  if (name === 'cut' || name === 'not cut') return { ...signature, ...wording, kind, pieceId: about };
-  if (name === 'trimmed' && trim) return { ...signature, ...wording, kind, pieceId: about, trim };
-  if (name === 'power step' && power) return { ...signature, ...wording, kind, power };
-  if (name === 'sealed') return { ...signature, ...wording, kind, jointId: about };
-  if (name === 'handed over' || name in renamed) return { ...signature, ...wording, kind: renamed[name] ?? kind };
-  if (name === 'note' || name === 'trimmed' || name === 'power step')
-    return { ...signature, kind: 'note', about, text };
-  return entry;
+  if (!isObject(entry) || typeof entry.kind !== 'string' || !(entry.kind in upgrades)) return entry;
+  const { id, kind, by, at, text } = entry;
+  const now: Entry = { kind, ...upgrades[kind](entry) };
+  return { id, by, at, ...now, ...(now.kind === 'note' ? {} : { wording: text }) };
 }
 
 /** A reading of `kobran-job/1` as a fact. */
 export const factOfReading = (reading: unknown): unknown =>
   isObject(reading) ? { ...reading, kind: 'reading' } : reading;
+
+/** An entry which an older browser kept for sending, as a fact. */
+export const upgradedFact = (kind: 'reading' | 'log', body: unknown): unknown =>
+  kind === 'reading' ? factOfReading(body) : factOfLogEntry(body);

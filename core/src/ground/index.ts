@@ -1,1 +1,8 @@
-export { PLANNING_SWR, TUBE_MARGIN, chooseTube, lowestFiringV, type TubeChoice } from './tube.js';
+export {
+  PLANNING_SWR,
+  TUBE_MARGIN,
+  chooseTube,
+  highestFiringV,
+  lowestFiringV,
+  type TubeChoice,
+} from './tube.js';

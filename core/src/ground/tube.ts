@@ -26,6 +26,9 @@ export interface TubeChoice {
 /** Lowest voltage at which a tube of this nominal voltage may fire, V. IEC 61643-311, from memory. */
 export const lowestFiringV = (tubeV: number): number => tubeV * (1 - GAS_TUBE_TOLERANCE);
 
+/** Highest voltage at which it may fire, V. IEC 61643-311, from memory. */
+export const highestFiringV = (tubeV: number): number => tubeV * (1 + GAS_TUBE_TOLERANCE);
+
 /**
  * Chooses the lowest standard tube which does not fire on the transmitter.
  *

@@ -1,6 +1,7 @@
 import type { Card, StepDone } from './card.js';
 import { stepBlocked } from './card.js';
 import type { Step } from './recipe.js';
+import { isObject } from '../quantity/index.js';
 
 /** More pieces than anyone lays on a bench at once. */
 export const MAX_IN_BATCH = 50;
@@ -96,3 +97,28 @@ export const stepBack = (batch: Batch): Batch => ({ ...batch, step: Math.max(0, 
 /** Is every piece which did not fail signed off? */
 export const batchFinished = (batch: Batch, card: Card): boolean =>
   piecesOf(batch).every((piece) => isDone(batch, card.steps[card.steps.length - 1], piece));
+
+const isCount = (value: unknown): value is number =>
+  typeof value === 'number' && Number.isInteger(value) && value >= 0 && value <= MAX_IN_BATCH;
+
+/** Reads what was kept of a batch; nothing when it is none. */
+export function readBatch(value: unknown): Batch | undefined {
+  if (!isObject(value)) return undefined;
+  const { count, step, done, readings, failed } = value;
+  if (!isCount(count) || count < 1 || typeof step !== 'number' || !Number.isInteger(step) || step < 0)
+    return undefined;
+  const sound =
+    isObject(done) &&
+    Object.values(done).every((pieces) => Array.isArray(pieces) && pieces.every(isCount)) &&
+    isObject(readings) &&
+    Object.values(readings).every(
+      (byPiece) =>
+        isObject(byPiece) && Object.values(byPiece).every((ohm) => ohm === null || typeof ohm === 'number'),
+    ) &&
+    isObject(failed) &&
+    Object.values(failed).every(
+      (one) => isObject(one) && typeof one.cause === 'string' && typeof one.step === 'string',
+    );
+  // Every member was looked at above, so it has the shape of a batch.
+  return sound ? (value as unknown as Batch) : undefined;
+}

@@ -13,6 +13,7 @@ export {
   isDone,
   nextPiece,
   piecesOf,
+  readBatch,
   readPiece,
   stepBack,
   tickPiece,

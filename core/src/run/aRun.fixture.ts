@@ -70,7 +70,7 @@ export const sheetOf = (
   practice: Practice = defaultPractice,
 ): Sheet => evaluate(design, catalog, { facts, practice });
 
-/** What one rule has against a run. *//** What one rule has against a run. */
+/** What one rule has against a run. */ /** What one rule has against a run. */
 export const snagsOf = (design: Design, rule: string, facts?: Facts, practice?: Practice): Snag[] =>
   sheetOf(design, facts, practice).snags.filter((snag) => snag.rule === rule);
 

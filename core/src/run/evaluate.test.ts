@@ -60,9 +60,7 @@ describe('the sheet of a run', () => {
 
 describe('stages follow from facts', () => {
   const states = (facts: Facts = noFacts) =>
-    Object.fromEntries(
-      sheetOf(anOutdoorRun(), facts).stages.map(({ id, state }) => [id, state]),
-    );
+    Object.fromEntries(sheetOf(anOutdoorRun(), facts).stages.map(({ id, state }) => [id, state]));
 
   it('before anything is done', () => {
     expect(states()).toEqual({
@@ -82,7 +80,9 @@ describe('stages follow from facts', () => {
       make: 'in work',
       cut: 'not started',
     });
-    expect(states([fact({ kind: 'end made', endId: 'in.a' }), fact({ kind: 'end made', endId: 'in.b' })])).toMatchObject({
+    expect(
+      states([fact({ kind: 'end made', endId: 'in.a' }), fact({ kind: 'end made', endId: 'in.b' })]),
+    ).toMatchObject({
       make: 'in work',
       cut: 'in work',
     });
@@ -91,9 +91,9 @@ describe('stages follow from facts', () => {
   it('a failed reading is a snag of the proof; a better one later clears it', () => {
     const bad = reading('in', 'loop', 40);
     expect(states([bad])).toMatchObject({ prove: 'snags' });
-    expect(
-      states([bad, reading('in', 'loop', 0.02, '2026-11-04T09:00:00Z')]),
-    ).toMatchObject({ prove: 'in work' });
+    expect(states([bad, reading('in', 'loop', 0.02, '2026-11-04T09:00:00Z')])).toMatchObject({
+      prove: 'in work',
+    });
   });
 
   it('done, joint by joint, to the hand-over', () => {

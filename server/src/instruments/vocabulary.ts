@@ -66,9 +66,7 @@ export async function sweep(client: ScpiClient, setup: SweepSetup): Promise<Meas
   const frequencyHz = await client.askNumbers('SENS:FREQ:DATA?');
   const s11 = await series('S11');
   const others =
-    setup.ports === 2
-      ? { s21: await series('S21'), s12: await series('S12'), s22: await series('S22') }
-      : {};
+    setup.ports === 2 ? { s21: await series('S21'), s12: await series('S12'), s22: await series('S22') } : {};
   return { referenceOhm: REFERENCE_OHM, frequencyHz, s11, ...others };
 }
 

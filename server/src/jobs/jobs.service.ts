@@ -1,4 +1,11 @@
-import { readPractice, type CreateJob, type JobDocument, type JobSummary, type ReplaceJob, type Damaged } from '@kobran/contract';
+import {
+  readPractice,
+  type CreateJob,
+  type JobDocument,
+  type JobSummary,
+  type ReplaceJob,
+  type Damaged,
+} from '@kobran/contract';
 import { defaultPractice, type Practice } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, count, eq, isNotNull, isNull } from 'drizzle-orm';

@@ -1,4 +1,10 @@
-import { readDesign, type CreateRun, type ReplaceRun, type RunDocument, type Damaged } from '@kobran/contract';
+import {
+  readDesign,
+  type CreateRun,
+  type ReplaceRun,
+  type RunDocument,
+  type Damaged,
+} from '@kobran/contract';
 import type { Design } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, eq, isNull } from 'drizzle-orm';

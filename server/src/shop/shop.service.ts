@@ -173,12 +173,7 @@ export class ShopService {
 const plain = (entry: ShopEntry): ShopEntry => JSON.parse(JSON.stringify(entry)) as ShopEntry;
 
 /** A row as the entry it was checked as; one the rules refuse is set aside. */
-function storedEntry({
-  kind,
-  id,
-  data,
-  version,
-}: typeof shopEntries.$inferSelect): Stored<StoredShopEntry> {
+function storedEntry({ kind, id, data, version }: typeof shopEntries.$inferSelect): Stored<StoredShopEntry> {
   const read = readShopEntry(kind, data);
   return read.ok
     ? { ok: true, value: { ...plain(read.entry), version } }

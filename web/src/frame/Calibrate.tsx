@@ -1,7 +1,7 @@
-import type { CalibrationStep, KnownInstrument, SweepSetup } from '@kobran/contract';
+import { routes, type CalibrationStep, type KnownInstrument, type SweepSetup } from '@kobran/contract';
 import { Check } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
-import { ask } from '../store/client.js';
+import { call } from '../store/client.js';
 import { useDoing } from '../store/useInstruments.js';
 
 const onePort: CalibrationStep[] = ['open 1', 'short 1', 'load 1'];
@@ -33,7 +33,7 @@ export function Calibrate({
   const steps = setup.ports === 2 ? twoPorts : onePort;
   const next = steps.find((step) => !taken.includes(step));
   const send = (step: CalibrationStep): Promise<void> =>
-    ask('POST', `/api/instruments/${analyser.id}/calibrate`, { step, setup });
+    call(routes.calibrateInstrument, { id: analyser.id, body: { step, setup } });
   return (
     <div>
       <ol className="flex flex-wrap gap-2">

@@ -1,41 +1,35 @@
-import { logged, type LogKind } from '@kobran/core';
+import { aboutOf, factAbout, type FactBody } from '@kobran/core';
 import { Check } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useOpenRun } from '../store/RunContext.js';
 import { sayDay } from '../ui/dates.js';
 
-/** Logs that a work is done; once it is, says who did it and when. */
+/** Writes the fact that a work is done; once it is, says who did it and when. */
 export function DoneButton({
-  kind,
-  about = '',
+  fact,
   label,
   done,
-  text,
 }: {
-  kind: LogKind;
-  about?: string;
+  fact: FactBody;
   label: string;
   done: string;
-  text: string;
 }): ReactNode {
   const { facts, writer } = useOpenRun();
-  if (!logged(facts, kind, about)) {
+  const known = factAbout(facts, fact.kind, aboutOf(fact));
+  if (!known) {
     return (
-      <button className="button button-copper" onClick={() => writer.addLog({ kind, about, text })}>
+      <button className="button button-copper" onClick={() => writer.add(fact)}>
         {label}
       </button>
     );
   }
-  const entry = facts.log.findLast((one) => one.kind === kind && one.about === about);
   return (
     <p className="flex min-h-9 items-center gap-2 font-semibold text-lake">
       <Check size={18} aria-hidden /> {done}
-      {entry && (
-        <span className="font-normal text-muted">
-          {entry.by ? `${entry.by}, ` : ''}
-          {sayDay(entry.at)}
-        </span>
-      )}
+      <span className="font-normal text-muted">
+        {known.by ? `${known.by}, ` : ''}
+        {sayDay(known.at)}
+      </span>
     </p>
   );
 }

@@ -1,10 +1,10 @@
-import { faceInFull, faces, stageIds, stageNames } from '@kobran/core';
+import { faceInFull, faces, stages } from '@kobran/core';
 import { useQueries } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useLocation, useNavigate } from 'react-router';
-import type { JobDocument } from '@kobran/contract';
-import { ask } from '../store/client.js';
+import { routes } from '@kobran/contract';
+import { call } from '../store/client.js';
 import { useJobs } from '../store/queries.js';
 import { usePreferences } from '../ui/Preferences.js';
 import { useCatalog } from '../store/Shop.js';
@@ -75,9 +75,9 @@ function usePlaces(): Found[] {
     ...(runPath === undefined
       ? []
       : [
-          ...stageIds.map((id): Found => ({
+          ...stages.map(({ id, name }): Found => ({
             id: `stage ${id}`,
-            label: stageNames[id],
+            label: name,
             hint: 'stage of this run',
             to: `${runPath}/${id}`,
           })),
@@ -118,7 +118,7 @@ function useRuns(): Found[] {
   const documents = useQueries({
     queries: jobs.map(({ id }) => ({
       queryKey: ['job', id],
-      queryFn: () => ask<JobDocument>('GET', `/api/jobs/${id}`),
+      queryFn: () => call(routes.readJob, { id }),
     })),
   });
   return documents.flatMap(({ data }) =>

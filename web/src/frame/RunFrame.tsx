@@ -2,7 +2,7 @@ import type { JobDocument, RunDocument } from '@kobran/contract';
 import { checkReferences, defaultPractice, evaluate } from '@kobran/core';
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { Outlet, useLocation, useParams } from 'react-router';
-import { said, Unreachable } from '../store/client.js';
+import { messageOf, Unreachable } from '../store/client.js';
 import { useJob, useRun } from '../store/queries.js';
 import { usePreferences } from '../ui/Preferences.js';
 import { useCatalog } from '../store/Shop.js';
@@ -10,16 +10,18 @@ import { ConflictNotice } from './ConflictNotice.js';
 import { Message } from '../ui/Message.js';
 import { StageRail } from './StageRail.js';
 import { TopBar } from './TopBar.js';
-import { useFacts, useFactWriter } from '../store/FactsOutbox.js';
+import { useFacts, useFactWriter } from '../store/Device.js';
 import { RunContext } from '../store/RunContext.js';
-import { useRunEditor } from '../store/useRunEditor.js';
+import type { Versioned } from '../store/designEditor.js';
+import { useDraft, useRunEditor } from '../store/useRunEditor.js';
 import { useKeys } from '../ui/useKeys.js';
 
 /** Everything of one run: reads it, evaluates it on every change, and shows the stage asked for. */
-export function RunScreen(): ReactNode {
+export function RunFrame(): ReactNode {
   const { runId = '' } = useParams();
   const { data, error, refetch } = useRun(runId);
   const job = useJob(data?.jobId ?? '');
+  const draft = useDraft(runId);
   const catalog = useCatalog();
   if (data) {
     const [unknown] = checkReferences(data.design, catalog);
@@ -31,14 +33,17 @@ export function RunScreen(): ReactNode {
           action={{ label: 'Load it again', run: () => location.reload() }}
         />
       );
-    return <OpenRunScreen key={data.id} document={data} job={job.data} />;
+    if (!draft || (!job.data && !job.error)) return <Message title="Opening the run…" />;
+    return <OpenRunFrame key={data.id} document={data} job={job.data} draft={draft.draft} />;
   }
   if (!error) return <Message title="Opening the run…" />;
   const offline = error instanceof Unreachable;
   return (
     <Message
       title={offline ? 'The server does not answer' : 'This run cannot be opened'}
-      detail={offline ? 'Start Kobran again; what you had not saved is kept on this device.' : said(error)}
+      detail={
+        offline ? 'Start Kobran again; what you had not saved is kept on this device.' : messageOf(error)
+      }
       action={
         offline ? { label: 'Try again', run: () => void refetch() } : { label: 'Go to the board', to: '/' }
       }
@@ -46,15 +51,17 @@ export function RunScreen(): ReactNode {
   );
 }
 
-function OpenRunScreen({
+function OpenRunFrame({
   document,
   job,
+  draft,
 }: {
   document: RunDocument;
   job: JobDocument | undefined;
+  draft: Versioned | undefined;
 }): ReactNode {
-  const editor = useRunEditor(document);
-  const facts = useFacts(document.id, document);
+  const editor = useRunEditor(document, draft);
+  const facts = useFacts(document.id, document.facts);
   const writer = useFactWriter(document.id);
   const { units, set } = usePreferences();
   const practice = job?.practice ?? defaultPractice;

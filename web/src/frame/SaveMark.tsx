@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { useWaitingCount } from '../store/FactsOutbox.js';
-import type { SaveState } from '../store/useRunEditor.js';
+import { useWaitingCount } from '../store/Device.js';
+import type { SaveState } from '../store/designEditor.js';
 
 const words: Record<SaveState['kind'], string> = {
   saved: 'Saved',

@@ -1,8 +1,8 @@
-import type { MeasuredSweepData, OnBench } from '@kobran/contract';
+import { routes, type MeasuredSweepData, type OnBench } from '@kobran/contract';
 import { Radio } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { ask } from '../store/client.js';
+import { call } from '../store/client.js';
 import { useDoing, useInstruments } from '../store/useInstruments.js';
 import { useSweepSetup } from '../store/useSweepSetup.js';
 
@@ -41,11 +41,7 @@ export function SweepNow({
         disabled={busy !== undefined}
         onClick={() =>
           run('sweeping', async () => {
-            const measured = await ask<MeasuredSweepData>(
-              'POST',
-              `/api/instruments/${analyser.id}/sweep`,
-              setup,
-            );
+            const measured = await call(routes.sweepInstrument, { id: analyser.id, body: setup });
             onSwept(measured, analyser.simulated ? bench : undefined);
           })
         }

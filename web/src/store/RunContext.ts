@@ -1,7 +1,7 @@
 import type { RunDocument } from '@kobran/contract';
 import type { Facts, Practice, Sheet } from '@kobran/core';
 import { createContext, use } from 'react';
-import type { FactWriter } from './FactsOutbox.js';
+import type { FactWriter } from './Device.js';
 import type { RunEditor } from './useRunEditor.js';
 
 /** The run which the screens below show: one design, one sheet, one place to write facts. */

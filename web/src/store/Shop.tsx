@@ -1,9 +1,9 @@
-import type { BookCutting, PutShopEntry, ShopDocument, StoredShopEntry } from '@kobran/contract';
+import { routes, type BookCutting, type ShopDocument, type StoredShopEntry } from '@kobran/contract';
 import { catalog as shipped, withShop, type Catalog, type ShopEntry, type ShopKind } from '@kobran/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useEffect, useMemo, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { ask, Refused, said } from './client.js';
+import { call, Refused, messageOf } from './client.js';
 import { Message } from '../ui/Message.js';
 
 const KEY = 'kobran.shop';
@@ -15,7 +15,7 @@ export interface Shop {
   own: readonly StoredShopEntry[];
   put: (entry: ShopEntry) => Promise<boolean>;
   remove: (entry: ShopEntry) => Promise<boolean>;
-  bringIn: (entries: readonly ShopEntry[]) => Promise<boolean>;
+  import: (entries: readonly ShopEntry[]) => Promise<boolean>;
   /** Cable leaves the shelf, or comes back: with what is logged of it. */
   book: (booking: BookCutting) => Promise<boolean>;
 }
@@ -36,7 +36,7 @@ export function ShopProvider({ children }: { children: ReactNode }): ReactNode {
   const queries = useQueryClient();
   const { data, isPlaceholderData, failureCount } = useQuery({
     queryKey: SHOP,
-    queryFn: () => ask<ShopDocument>('GET', '/api/shop'),
+    queryFn: () => call(routes.readShop),
     placeholderData: remembered,
     staleTime: 30_000,
   });
@@ -55,7 +55,7 @@ export function ShopProvider({ children }: { children: ReactNode }): ReactNode {
       } catch (error) {
         if (error instanceof Refused && error.status === 409)
           await queries.invalidateQueries({ queryKey: SHOP });
-        toast.error(said(error), { duration: 12_000, closeButton: true });
+        toast.error(messageOf(error), { duration: 12_000, closeButton: true });
         return false;
       }
     };
@@ -63,15 +63,10 @@ export function ShopProvider({ children }: { children: ReactNode }): ReactNode {
       own,
       catalog: withShop(shipped, own),
       put: ({ kind, data: { id, ...rest } }) =>
-        done(
-          ask<StoredShopEntry>('PUT', `/api/shop/${kind}/${id}`, {
-            version: versionOf(kind, id),
-            data: rest,
-          } satisfies PutShopEntry),
-        ),
-      remove: ({ kind, data: { id } }) => done(ask('DELETE', `/api/shop/${kind}/${id}`)),
-      book: (booking) => done(ask('POST', '/api/cuttings', booking)),
-      bringIn: (entries) => done(ask<ShopDocument>('POST', '/api/shop/import', { entries })),
+        done(call(routes.putShopEntry, { kind, id, body: { version: versionOf(kind, id), data: rest } })),
+      remove: ({ kind, data: { id } }) => done(call(routes.removeShopEntry, { kind, id })),
+      book: (booking) => done(call(routes.bookCutting, { body: booking })),
+      import: (entries) => done(call(routes.importShop, { body: { entries: [...entries] } })),
     };
   }, [data, queries]);
   // Designs may name own parts: nothing is shown before they are known, unless the server does not answer.

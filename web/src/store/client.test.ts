@@ -1,17 +1,18 @@
+import { routes } from '@kobran/contract';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { ask, Refused, said, Unreachable } from './client.js';
+import { call, Refused, messageOf, Unreachable } from './client.js';
 
 const answers = (response: Response): void => void vi.stubGlobal('fetch', () => Promise.resolve(response));
-const failure = async (): Promise<unknown> => ask('GET', '/api/jobs').catch((error: unknown) => error);
+const failure = async (): Promise<unknown> => call(routes.listJobs, {}).catch((error: unknown) => error);
 
 afterEach(() => vi.unstubAllGlobals());
 
 describe('asking the server', () => {
   it('gives what it answers, and nothing for 204', async () => {
     answers(Response.json({ name: 'job' }));
-    expect(await ask('GET', '/api/jobs')).toEqual({ name: 'job' });
+    expect(await call(routes.listJobs, {})).toEqual({ name: 'job' });
     answers(new Response(null, { status: 204 }));
-    expect(await ask('DELETE', '/api/jobs/1')).toBeUndefined();
+    expect(await call(routes.removeJob, { id: '1' })).toBeUndefined();
   });
 
   it('tells a problem in the server’s own words', async () => {
@@ -23,7 +24,7 @@ describe('asking the server', () => {
     );
     const error = await failure();
     expect(error).toBeInstanceOf(Refused);
-    expect(said(error)).toBe('Changed elsewhere. Look at both.');
+    expect(messageOf(error)).toBe('Changed elsewhere. Look at both.');
   });
 
   it('a silent server is unreachable, not a problem of the request', async () => {
@@ -36,7 +37,7 @@ describe('asking the server', () => {
     const error = await failure();
     expect(error).toBeInstanceOf(Refused);
     expect((error as Refused).problem).toMatchObject({ code: 'server.unknown', where: 'server' });
-    expect(said(error)).toContain('502');
+    expect(messageOf(error)).toContain('502');
   });
 
   it('sends a body as JSON, and a file’s text as it is', async () => {
@@ -45,8 +46,8 @@ describe('asking the server', () => {
       sent.push(init);
       return Promise.resolve(Response.json({}));
     });
-    await ask('POST', '/api/jobs', { name: 'x' });
-    await ask('POST', '/api/jobs/import', '{"broken":');
-    expect(sent.map(({ body }) => body)).toEqual(['{"name":"x"}', '{"broken":']);
+    await call(routes.createJob, { body: { id: '1', name: 'x', site: '' } });
+    await call(routes.importJob, { body: '{"broken":' });
+    expect(sent.map(({ body }) => body)).toEqual(['{"id":"1","name":"x","site":""}', '{"broken":']);
   });
 });

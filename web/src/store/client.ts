@@ -1,4 +1,4 @@
-import type { ApiProblem } from '@kobran/contract';
+import { pathOf, type AnyRoute, type ApiProblem, type InputOf, type OutputOf } from '@kobran/contract';
 
 /** The server answered with a problem. */
 export class Refused extends Error {
@@ -19,20 +19,21 @@ export class Unreachable extends Error {
 
 const WAIT_MS = 8_000;
 
+type ArgumentsOf<R> = unknown extends InputOf<R> ? [] : [input: InputOf<R>];
+
 /**
- * Asks the server.
+ * Asks the server one request of the contract’s table.
  *
  * @throws {Refused} with the server's problem, or {Unreachable} when there is no answer in time
+ * @example await call(routes.readRun, { id })
  */
-export async function ask<T>(
-  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
-  path: string,
-  body?: unknown,
-): Promise<T> {
+export async function call<R extends AnyRoute>(route: R, ...[input]: ArgumentsOf<R>): Promise<OutputOf<R>> {
+  const given = (input ?? {}) as Record<string, unknown>;
+  const { body } = given;
   let response: Response;
   try {
-    response = await fetch(path, {
-      method,
+    response = await fetch(pathOf(route, given), {
+      method: route.method,
       signal: AbortSignal.timeout(WAIT_MS),
       ...(body === undefined
         ? {}
@@ -44,10 +45,9 @@ export async function ask<T>(
   } catch {
     throw new Unreachable(); // fetch fails only for the network, the time limit or a server that is gone.
   }
-  if (response.status === 204) return undefined as T;
-  const text = await response.text();
-  const answer = parsed(text);
-  if (response.ok) return answer as T;
+  if (response.status === 204) return undefined as OutputOf<R>;
+  const answer = parsed(await response.text());
+  if (response.ok) return answer as OutputOf<R>;
   throw new Refused(response.status, asProblem(answer, response.status));
 }
 
@@ -70,7 +70,7 @@ function asProblem(answer: unknown, status: number): ApiProblem {
 }
 
 /** A sentence for a failed request. */
-export function said(error: unknown): string {
+export function messageOf(error: unknown): string {
   if (error instanceof Refused) return `${error.problem.message} ${error.problem.remedy}`;
   return error instanceof Error ? error.message : String(error);
 }

@@ -1,4 +1,4 @@
-import type { JobDocument, JobSummary, RunDocument } from '@kobran/contract';
+import { routes, type JobDocument, type JobSummary, type RunDocument } from '@kobran/contract';
 import {
   useMutation,
   useQuery,
@@ -6,33 +6,26 @@ import {
   type UseMutationResult,
   type UseQueryResult,
 } from '@tanstack/react-query';
-import { ask } from './client.js';
+import { call } from './client.js';
 
 /** Where a run, and a job, is kept in the cache. */
 export const runKey = (id: string): [string, string] => ['run', id];
 export const jobKey = (id: string): [string, string] => ['job', id];
+export const tracesKey = (runId: string): [string, string] => ['traces', runId];
 
 export const useJobs = (deleted = false): UseQueryResult<JobSummary[]> =>
   useQuery({
     queryKey: ['jobs', { deleted }],
-    queryFn: () => ask<JobSummary[]>('GET', `/api/jobs${deleted ? '?deleted=true' : ''}`),
+    queryFn: () => call(routes.listJobs, { query: { deleted } }),
   });
 
 /** A job with its runs; nothing is asked while the id is not known. */
 export const useJob = (id: string): UseQueryResult<JobDocument> =>
-  useQuery({
-    queryKey: jobKey(id),
-    queryFn: () => ask<JobDocument>('GET', `/api/jobs/${id}`),
-    enabled: id !== '',
-  });
+  useQuery({ queryKey: jobKey(id), queryFn: () => call(routes.readJob, { id }), enabled: id !== '' });
 
 /** A run; nothing is asked while the id is not known. */
 export const useRun = (id: string): UseQueryResult<RunDocument> =>
-  useQuery({
-    queryKey: runKey(id),
-    queryFn: () => ask<RunDocument>('GET', `/api/runs/${id}`),
-    enabled: id !== '',
-  });
+  useQuery({ queryKey: runKey(id), queryFn: () => call(routes.readRun, { id }), enabled: id !== '' });
 
 /** A change of jobs or runs; everything shown is read again afterwards. */
 export function useChange<Input, Output>(

@@ -1,9 +1,9 @@
-import type { InstrumentsDocument, KnownInstrument, PutOnBench } from '@kobran/contract';
+import { routes, type InstrumentsDocument, type KnownInstrument, type PutOnBench } from '@kobran/contract';
 import type { BenchHands, InstrumentKind } from '@kobran/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 import { toast } from 'sonner';
-import { ask, said } from './client.js';
+import { call, messageOf } from './client.js';
 
 const KEY = ['instruments'];
 
@@ -24,7 +24,7 @@ export function useInstruments(): Instruments {
   const queries = useQueryClient();
   const { data, error } = useQuery({
     queryKey: KEY,
-    queryFn: () => ask<InstrumentsDocument>('GET', '/api/instruments'),
+    queryFn: () => call(routes.readInstruments),
   });
   const set = (document: InstrumentsDocument): void => {
     queries.setQueryData(KEY, document);
@@ -36,12 +36,12 @@ export function useInstruments(): Instruments {
       data?.instruments
         .toSorted((x, y) => Number(x.simulated) - Number(y.simulated))
         .find((one) => one.kind === kind),
-    putOnBench: async (wish) => set(await ask('PUT', '/api/bench', wish)),
+    putOnBench: async (wish) => set(await call(routes.putOnBench, { body: wish })),
     touch: async (hands) => {
       if (!data?.bench) return;
-      set(await ask('PUT', '/api/bench/hands', { ...data.bench.hands, ...hands }));
+      set(await call(routes.touchBench, { body: { ...data.bench.hands, ...hands } }));
     },
-    clear: async () => set(await ask('DELETE', '/api/bench')),
+    clear: async () => set(await call(routes.clearBench)),
     again: () => queries.invalidateQueries({ queryKey: KEY }),
   };
 }
@@ -58,7 +58,7 @@ export function useDoing(): Doing {
   const run = useCallback((what: string, act: () => Promise<void>) => {
     setBusy(what);
     act()
-      .catch((error: unknown) => toast.error(said(error), { duration: 12_000 }))
+      .catch((error: unknown) => toast.error(messageOf(error), { duration: 12_000 }))
       .finally(() => setBusy(undefined));
   }, []);
   return { busy, run };

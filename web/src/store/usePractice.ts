@@ -1,8 +1,8 @@
-import type { JobDocument } from '@kobran/contract';
+import { routes, type JobDocument } from '@kobran/contract';
 import { defaultPractice, type Practice } from '@kobran/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
-import { ask, said } from './client.js';
+import { call, messageOf } from './client.js';
 import { jobKey, useJob } from './queries.js';
 import { useOpenRun } from './RunContext.js';
 
@@ -22,17 +22,15 @@ export function useJobPractice(jobId: string): [Practice, (change: Change) => vo
       const job = queries.getQueryData<JobDocument>(jobKey(jobId));
       if (!job) throw new Error('The job is not read yet; try once more.');
       const { version, name, site, practice } = job;
-      return ask<JobDocument>('PUT', `/api/jobs/${jobId}`, {
-        version,
-        name,
-        site,
-        practice: { ...practice, ...change },
+      return call(routes.replaceJob, {
+        id: jobId,
+        body: { version, name, site, practice: { ...practice, ...change } },
       });
     },
     onMutate: (change) => update((job) => ({ ...job, practice: { ...job.practice, ...change } })),
     onSuccess: ({ version }) => update((job) => ({ ...job, version })),
     onError: (error) => {
-      toast.error(said(error));
+      toast.error(messageOf(error));
       return queries.invalidateQueries({ queryKey: jobKey(jobId) });
     },
     onSettled: () => queries.invalidateQueries({ queryKey: ['jobs'] }),

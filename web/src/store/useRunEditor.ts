@@ -1,18 +1,13 @@
-import type { ApiProblem, RunDocument } from '@kobran/contract';
-import { applyChange, type Change, type Design } from '@kobran/core';
-import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { ask, Refused, Unreachable } from './client.js';
+import { routes, type RunDocument } from '@kobran/contract';
+import type { Change, Design } from '@kobran/core';
+import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { call, Refused, Unreachable } from './client.js';
+import { later, useDevice, warn } from './Device.js';
+import { DesignEditor, type SaveState, type Saving, type Versioned } from './designEditor.js';
+import { Drafts } from './drafts.js';
 import { runKey } from './queries.js';
-import { dropDraft, keepDraft, loadDraft } from './draft.js';
-import { edited, historyOf, redone, undone, type History } from './history.js';
-
-export type SaveState =
-  | { kind: 'saved' }
-  | { kind: 'saving' }
-  | { kind: 'offline' }
-  | { kind: 'refused'; problem: ApiProblem }
-  | { kind: 'conflict'; theirs: { version: number; design: Design } };
+import { useCatalog } from './Shop.js';
 
 export interface RunEditor {
   design: Design;
@@ -24,98 +19,68 @@ export interface RunEditor {
   takeTheirs: () => void;
 }
 
-const PAUSE_MS = 400;
-const RETRY_MS = 2_500;
-
-/**
- * The design of a run under edit: undo and redo, autosave with versions, kept on this device until the server has it.
- *
- * @param document the run as it was read; a newer one read later is taken over when nothing is unsaved
- */
-export function useRunEditor(document: RunDocument): RunEditor {
-  const queries = useQueryClient();
-  const [draft] = useState(() => loadDraft(document.id));
-  const [history, setHistory] = useState<History>(() =>
-    draft ? edited(historyOf(document.design), draft.design) : historyOf(document.design),
-  );
-  const [base, setBase] = useState({ version: draft?.version ?? document.version, design: document.design });
-  const [save, setSave] = useState<SaveState>({ kind: 'saved' });
-  const [attempt, setAttempt] = useState(0);
-  const sending = useRef(false);
-  const { present } = history;
-  const dirty = present !== base.design && JSON.stringify(present) !== JSON.stringify(base.design);
-
-  // Another tab or person saved, and nothing of ours is waiting: show theirs, one undo away from what was here.
-  if (!dirty && document.version > base.version) {
-    setBase({ version: document.version, design: document.design });
-    setHistory((now) => edited(now, document.design));
-  }
-
-  const stopped = save.kind === 'conflict' || save.kind === 'refused';
-
-  useEffect(() => {
-    if (!dirty) {
-      dropDraft(document.id);
-      return undefined;
-    }
-    keepDraft(document.id, { version: base.version, design: present });
-    if (stopped) return undefined;
-    const timer = setTimeout(() => void send(), save.kind === 'offline' ? RETRY_MS : PAUSE_MS);
-    return () => clearTimeout(timer);
-
-    async function send(): Promise<void> {
-      if (sending.current) return;
-      sending.current = true;
-      setSave((now) => (now.kind === 'offline' ? now : { kind: 'saving' }));
-      try {
-        const saved = await ask<RunDocument>('PUT', `/api/runs/${document.id}`, {
-          version: base.version,
-          design: present,
-        });
-        queries.setQueryData(runKey(document.id), saved);
-        setBase({ version: saved.version, design: present });
-        setSave({ kind: 'saved' });
-      } catch (error) {
-        setSave(failed(error));
-      } finally {
-        sending.current = false;
-        setAttempt((n) => n + 1);
-      }
-    }
-  }, [dirty, present, base, attempt, stopped, save.kind, document.id, queries]);
-
-  const change = useCallback((changes: readonly Change[]) => {
-    setHistory((now) => edited(now, changes.reduce(applyChange, now.present)));
-    setSave((now) => (now.kind === 'refused' ? { kind: 'saved' } : now));
-  }, []);
-
-  const theirs = save.kind === 'conflict' ? save.theirs : undefined;
-  return {
-    design: present,
-    save: dirty && save.kind === 'saved' ? { kind: 'saving' } : save,
-    change,
-    undo: history.past.length > 0 ? () => setHistory(undone) : undefined,
-    redo: history.future.length > 0 ? () => setHistory(redone) : undefined,
-    keepMine: () => {
-      if (!theirs) return;
-      setBase({ version: theirs.version, design: theirs.design });
-      setSave({ kind: 'saved' });
+/** What this device kept of a run’s edits; undefined while it is looked up, `{}` when there is nothing. */
+export function useDraft(runId: string): { draft?: Versioned } | undefined {
+  const { keeper, tabs } = useDevice();
+  const catalog = useCatalog();
+  const { data } = useQuery({
+    queryKey: ['draft', runId],
+    queryFn: async () => {
+      const draft = await new Drafts(keeper, tabs, warn).find(runId, catalog);
+      return draft ? { draft } : {};
     },
-    takeTheirs: () => {
-      if (!theirs) return;
-      setBase({ version: theirs.version, design: theirs.design });
-      setHistory((now) => edited(now, theirs.design));
-      setSave({ kind: 'saved' });
-    },
-  };
+    enabled: runId !== '',
+    gcTime: 0,
+    staleTime: Infinity,
+    networkMode: 'always',
+  });
+  return data;
 }
 
-function failed(error: unknown): SaveState {
-  if (error instanceof Unreachable) return { kind: 'offline' };
-  if (!(error instanceof Refused)) throw error;
-  const { current } = error.problem;
-  if (error.status === 409 && current?.design)
-    return { kind: 'conflict', theirs: { version: current.version, design: current.design } };
-  if (error.status >= 500) return { kind: 'offline' };
-  return { kind: 'refused', problem: error.problem };
+/** The design of a run under edit, as screens use it. */
+export function useRunEditor(document: RunDocument, draft: Versioned | undefined): RunEditor {
+  const queries = useQueryClient();
+  const { keeper, tabs } = useDevice();
+  const { id } = document;
+  const [editor] = useState(() => {
+    const drafts = new Drafts(keeper, tabs, warn);
+    return new DesignEditor(document, draft, {
+      save: (wish) => save(id, wish, queries),
+      keepDraft: (kept) => drafts.keep(id, kept),
+      later,
+    });
+  });
+  useEffect(() => {
+    editor.start();
+    return () => editor.stop();
+  }, [editor]);
+  useEffect(() => editor.serverHas(document), [editor, document]);
+  const { design, save: state, canUndo, canRedo } = useSyncExternalStore(editor.subscribe, editor.snapshot);
+  return useMemo(
+    () => ({
+      design,
+      save: state,
+      change: (changes) => editor.change(changes),
+      undo: canUndo ? () => editor.undo() : undefined,
+      redo: canRedo ? () => editor.redo() : undefined,
+      keepMine: () => editor.keepMine(),
+      takeTheirs: () => editor.takeTheirs(),
+    }),
+    [editor, design, state, canUndo, canRedo],
+  );
+}
+
+async function save(id: string, wish: Versioned, queries: QueryClient): Promise<Saving> {
+  try {
+    const saved = await call(routes.replaceRun, { id, body: wish });
+    queries.setQueryData(runKey(id), saved);
+    return { kind: 'saved', saved };
+  } catch (error) {
+    if (error instanceof Unreachable) return { kind: 'away' };
+    if (!(error instanceof Refused)) throw error;
+    const { current } = error.problem;
+    if (error.status === 409 && current?.design)
+      return { kind: 'conflict', theirs: { version: current.version, design: current.design } };
+    return error.status >= 500 ? { kind: 'away' } : { kind: 'refused', problem: error.problem };
+  }
 }

@@ -1,11 +1,12 @@
-import { MAX_KEPT_POINTS, type AddTrace, type StoredTrace } from '@kobran/contract';
+import { MAX_KEPT_POINTS, routes, type AddTrace, type StoredTrace } from '@kobran/contract';
 import { type FarEndKind, type ReadTrace, type Result, type Trace } from '@kobran/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { useEffect } from 'react';
 import { toast } from 'sonner';
-import { ask, said } from './client.js';
-import { useWaitingTraces } from './FactsOutbox.js';
+import { call, messageOf } from './client.js';
+import { useWaitingTraces } from './Device.js';
+import { tracesKey } from './queries.js';
 import { useOpenRun } from './RunContext.js';
 import type { Background } from '../background/background.worker.js';
 import { openBackground } from '../background/openBackground.js';
@@ -25,35 +26,49 @@ export interface Traces {
   remove: (trace: StoredTrace) => void;
 }
 
+const requests = {
+  birth: routes.makeBirth,
+  remove: routes.removeTrace,
+  restore: routes.restoreTrace,
+};
+
 /** The sweeps of the open run: what the server has, and what is on its way. */
 export function useTraces(): Traces {
   const { id: runId, writer } = useOpenRun();
   const queries = useQueryClient();
-  const key = ['traces', runId];
-  const path = `/api/runs/${runId}/traces`;
-  const { data, error } = useQuery({ queryKey: key, queryFn: () => ask<StoredTrace[]>('GET', path) });
+  const key = tracesKey(runId);
+  const { data, error } = useQuery({
+    queryKey: key,
+    queryFn: () => call(routes.listTraces, { id: runId }),
+  });
   const waiting = useWaitingTraces(runId);
   useEffect(() => void traceReader(), []);
   const { mutate } = useMutation({
-    mutationFn: ({ method, to }: { method: 'POST' | 'DELETE'; to: string }) => ask(method, `${path}${to}`),
-    onError: (problem) => toast.error(said(problem), { duration: 12_000 }),
+    mutationFn: ({ what, traceId }: { what: keyof typeof requests; traceId: string }) =>
+      call(requests[what], { id: runId, traceId }),
+    onError: (problem) => toast.error(messageOf(problem), { duration: 12_000 }),
     onSettled: () => queries.invalidateQueries({ queryKey: key }),
   });
   const kept = data ?? [];
   return {
-    all: [...kept, ...waiting.filter(({ id }) => kept.every((one) => one.id !== id))],
+    all: [
+      ...kept,
+      ...waiting
+        .filter(({ id }) => kept.every((one) => one.id !== id))
+        .map((trace) => ({ ...trace, birth: false })),
+    ],
     error,
     add: (trace, name, setting) => writer.addTrace(asBody(trace, name, setting)),
-    makeBirth: (id) => mutate({ method: 'POST', to: `/${id}/birth` }),
+    makeBirth: (traceId) => mutate({ what: 'birth', traceId }),
     remove: ({ id, name }) =>
       mutate(
-        { method: 'DELETE', to: `/${id}` },
+        { what: 'remove', traceId: id },
         {
           onSuccess: () =>
             toast(`${name} is deleted.`, {
               action: {
-                label: 'Bring it back',
-                onClick: () => mutate({ method: 'POST', to: `/${id}/restore` }),
+                label: 'Restore it',
+                onClick: () => mutate({ what: 'restore', traceId: id }),
               },
             }),
         },
@@ -67,7 +82,6 @@ function asBody(trace: Trace, name: string, setting: TraceSetting): Omit<AddTrac
   return {
     ...setting,
     name,
-    birth: false,
     referenceOhm: trace.referenceOhm,
     frequencyHz: [...trace.frequencyHz],
     s11: plain(trace.s.s11),

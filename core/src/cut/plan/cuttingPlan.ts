@@ -15,6 +15,9 @@ export interface PlanLimits {
   limitS: number;
 }
 
+/** What is usual: a remnant of half a metre still makes a jumper, and the trade’s reel holds 100 m. Common practice, no source. */
+export const usualPlan: Pick<PlanLimits, 'usefulM' | 'buyM'> = { usefulM: 0.5, buyM: 100 };
+
 /** One stretch of cable with what is cut from it, from its outer end, m. */
 export interface PlannedSpan {
   span: Span;

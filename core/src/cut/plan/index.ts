@@ -1,6 +1,7 @@
 export { bookPlan, type Booking } from './bookPlan.js';
 export {
   cuttingPlan,
+  usualPlan,
   type CablePlan,
   type CuttingPlan,
   type Met,

@@ -92,9 +92,17 @@ describe('all cables side by side', () => {
       ],
     });
     const { rows } = choose(buried);
-    expect(rows.find(({ cable: { id } }) => id === 'rg58')?.against.map(({ text }) => text).join()).toMatch(/the trench: PVC jacket/);
-    expect(rows.find(({ cable: { id } }) => id === 'h12')?.against.map(({ text }) => text).join()).toMatch(
-      /bends to 40 mm, it takes 70 mm/,
-    );
+    expect(
+      rows
+        .find(({ cable: { id } }) => id === 'rg58')
+        ?.against.map(({ text }) => text)
+        .join(),
+    ).toMatch(/the trench: PVC jacket/);
+    expect(
+      rows
+        .find(({ cable: { id } }) => id === 'h12')
+        ?.against.map(({ text }) => text)
+        .join(),
+    ).toMatch(/bends to 40 mm, it takes 70 mm/);
   });
 });

@@ -168,8 +168,12 @@ function placesAgainst(cable: Cable, legs: readonly Leg[]): Objection[] {
     const jacket = jacketComplaint(cable, leg);
     return [
       ...(jacket ? [objection('jacket', `${leg.name}: ${jacket.why}`)] : []),
-      ...(bent ? [objection('bend', `${leg.name} bends to ${leg.bendRadiusMm} mm, it takes ${leastMm} mm`)] : []),
-      ...(flexes && cable.centreKind === 'solid' ? [objection('flexing', `${leg.name} flexes a solid centre`)] : []),
+      ...(bent
+        ? [objection('bend', `${leg.name} bends to ${leg.bendRadiusMm} mm, it takes ${leastMm} mm`)]
+        : []),
+      ...(flexes && cable.centreKind === 'solid'
+        ? [objection('flexing', `${leg.name} flexes a solid centre`)]
+        : []),
     ];
   });
 }

@@ -1,7 +1,8 @@
 import {
   faceOf,
   isOfSeries,
-  isReverse,   type Cable,
+  isReverse,
+  type Cable,
   type Catalog,
   type Part,
   type Style,
@@ -30,7 +31,8 @@ export function proposeRun(wish: RunWish, catalog: Catalog, practice: Practice):
   const bare: Design = { schema: DESIGN_SCHEMA, ...wish, pieces: [] };
   const lengthM = Math.max(
     0.3,
-    evaluate({ ...bare, pieces: [] }, catalog, { facts: noFacts, practice, sweepPoints: 1 }).route.total.value,
+    evaluate({ ...bare, pieces: [] }, catalog, { facts: noFacts, practice, sweepPoints: 1 }).route.total
+      .value,
   );
   const topHz = topHzOf(wish);
   const ohm = referenceOhmOf(wish);

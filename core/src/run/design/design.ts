@@ -10,7 +10,6 @@ export const MAX_PIECES = 120;
 export const MAX_LEGS = 60;
 export const MAX_BANDS = 8;
 
-
 export interface Band {
   name: string;
   lowHz: number;

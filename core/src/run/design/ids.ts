@@ -24,4 +24,3 @@ export function readBatchEndId(id: string): { end: string; piece?: number } {
 /** A joint by its two neighbours: `radio>main`. Without a piece a port stands there. */
 export const jointId = (left: string | undefined, right: string | undefined): string =>
   `${left ?? 'radio'}>${right ?? 'antenna'}`;
-

@@ -44,7 +44,8 @@ export const aboutEnd = ({ endId }: AboutEnd): string => endId;
 export const partNameOf = ({ end }: AboutEnd, catalog: Catalog): string =>
   end ? (catalog.parts.get(end.part)?.name ?? end.part) : '';
 
-export const batchText = ({ batch }: AboutEnd): string => (batch ? `piece ${batch.piece} of ${batch.of}` : '');
+export const batchText = ({ batch }: AboutEnd): string =>
+  batch ? `piece ${batch.piece} of ${batch.of}` : '';
 
 /** The cause and the step it happened at. */
 export const causeText = ({ end }: AboutEnd): string =>

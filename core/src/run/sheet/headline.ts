@@ -5,7 +5,15 @@ import type { SheetBody } from './sheet.js';
 /** The answer in a sentence, and what it rests on. */
 export function sentences(
   design: Design,
-  { passes, joints, figures: f, receiveOnly, reception, topHz, snags }: Omit<SheetBody, 'headline' | 'reason'>,
+  {
+    passes,
+    joints,
+    figures: f,
+    receiveOnly,
+    reception,
+    topHz,
+    snags,
+  }: Omit<SheetBody, 'headline' | 'reason'>,
 ): Pick<SheetBody, 'headline' | 'reason'> {
   const hz = formatFrequency(topHz);
   const percent = Math.round(10 ** (-f.loss.value / 10) * 100);

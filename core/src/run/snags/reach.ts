@@ -59,7 +59,9 @@ export const reach: SnagRule = ({ design, layout, route, practice, facts }) => {
     source: 'sum of the legs, their slack and the re-makes',
   } as const;
   const asked = `The route asks for ${say(route.total.value)} with slack and re-makes; the pieces make ${say(layout.totalM)}.`;
-  const snag = (level: Finding['level'], what: string, why: string): Finding[] => [{ ...shared, level, what, why }];
+  const snag = (level: Finding['level'], what: string, why: string): Finding[] => [
+    { ...shared, level, what, why },
+  ];
   if (slack.spareM < -0.005) return snag('stop', `Does not reach: ${say(-slack.spareM)} short`, asked);
   if (shortM > 0.005)
     return snag(

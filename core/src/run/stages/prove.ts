@@ -12,8 +12,7 @@ export const prove: StageRule = {
     const all = readingsOf(body);
     const read = all.filter(({ reading }) => reading);
     const bad = read.find(({ judgement }) => judgement?.verdict === 'fail');
-    if (bad)
-      return { state: 'snags', detail: `${bad.name} failed`, next: `${bad.of}: ${bad.name} failed` };
+    if (bad) return { state: 'snags', detail: `${bad.name} failed`, next: `${bad.of}: ${bad.name} failed` };
     const open = all.find(({ reading }) => !reading);
     return {
       state: progress(read.length, all.length),

@@ -1,16 +1,18 @@
-import { cardFor, makeSchools, type Card, type EndSheet, type Layer } from '@kobran/core';
+import { pathOf, routes } from '@kobran/contract';
+import { cardFor, makeSchools, readBatch, type Card, type EndSheet, type Layer } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { StripGaugeDrawing } from '../../drawing/gauge/StripGaugeDrawing.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useWidth } from '../../ui/useWidth.js';
 import { useOpenRun } from '../../store/RunContext.js';
+import { useWorkProgress } from '../../store/useWorkProgress.js';
 import { Message } from '../../ui/Message.js';
 import { SignedBy } from '../../ui/SignedBy.js';
 import { StagePage } from '../../ui/StagePage.js';
 import { BatchStart } from './BatchStart.js';
 import { PieceGrid } from './PieceGrid.js';
-import { useBatch, type BatchInWork } from './useBatch.js';
+import { useBatch, type BatchInWork, type BatchWork } from './useBatch.js';
 
 /** Several of the same end, side by side: one set-up, each step ticked piece by piece. */
 export function BatchScreen(): ReactNode {
@@ -39,7 +41,15 @@ export function BatchScreen(): ReactNode {
 }
 
 function OpenBatch({ card, end }: { card: Card; end: EndSheet }): ReactNode {
-  const work = useBatch(card, end);
+  const { id } = useOpenRun();
+  const kept = useWorkProgress(id, `batch ${end.id}`, readBatch);
+  if (!kept) return <Message title="One moment…" />;
+  return <KeptBatch card={card} end={end} batch={kept.body} keep={kept.keep} />;
+}
+
+function KeptBatch(given: BatchWork): ReactNode {
+  const work = useBatch(given);
+  const { card, end } = given;
   if (!work.batch) return <BatchStart card={card} end={end} onStart={work.start} />;
   return <Working card={card} end={end} work={work} />;
 }
@@ -49,7 +59,7 @@ function Working({ card, end, work }: { card: Card; end: EndSheet; work: BatchIn
   const { batch, step, finished } = work;
   if (!batch) return null;
   const good = batch.count - Object.keys(batch.failed).length;
-  const labels = `/api/runs/${id}/labels.pdf?piece=${end.pieceId}&count=${batch.count}`;
+  const labels = pathOf(routes.printLabels, { id, query: { piece: end.pieceId, count: batch.count } });
   if (finished)
     return (
       <StagePage

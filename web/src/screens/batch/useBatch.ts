@@ -17,11 +17,11 @@ import {
   type EndSheet,
   type Step,
 } from '@kobran/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
 
-/** A batch being worked: its ticks are kept at this device, what is signed or failed goes into the log. */
+/** A batch being worked: its ticks are kept, what is signed or failed goes into the log. */
 export interface BatchInWork {
   batch: Batch | undefined;
   step: Step;
@@ -34,17 +34,6 @@ export interface BatchInWork {
   fail: (piece: number, cause: string) => void;
   back: () => void;
   drop: () => void;
-}
-
-const keyOf = (runId: string, endId: string): string => `kobran.batch.${runId}.${endId}`;
-
-function kept(key: string): Batch | undefined {
-  try {
-    const text = localStorage.getItem(key);
-    return text === null ? undefined : (JSON.parse(text) as Batch);
-  } catch {
-    return undefined; // Half a text of a device that went out while writing.
-  }
 }
 
 /** The reading of one piece at a step, judged; undefined while none was taken. */
@@ -60,22 +49,24 @@ export function pieceReadingOk(
   return judge(cardExpectation(step.reading, card.cable, end.lengthM), value ?? Infinity).verdict !== 'fail';
 }
 
-export function useBatch(card: Card, end: EndSheet): BatchInWork {
-  const { id: runId, writer } = useOpenRun();
+/** What a batch is worked on, and where its ticks are kept. */
+export interface BatchWork {
+  card: Card;
+  end: EndSheet;
+  batch: Batch | undefined;
+  keep: (batch: Batch | undefined) => void;
+}
+
+export function useBatch({ card, end, batch, keep }: BatchWork): BatchInWork {
+  const { writer } = useOpenRun();
   const { name } = usePreferences();
-  const key = keyOf(runId, end.id);
-  const [batch, setBatch] = useState(() => kept(key));
   const [hint, setHint] = useState('');
-  useEffect(() => {
-    if (batch) localStorage.setItem(key, JSON.stringify(batch));
-    else localStorage.removeItem(key);
-  }, [batch, key]);
   const step = card.steps[Math.min(batch?.step ?? 0, card.steps.length - 1)];
   const record: EndRecord = { part: end.part.id, cable: end.cable.id, recipe: card.recipe, work: 'new end' };
 
   const change = (to: Batch): void => {
     setHint('');
-    setBatch(to);
+    keep(to);
   };
 
   function toggle(piece: number): void {
@@ -91,13 +82,17 @@ export function useBatch(card: Card, end: EndSheet): BatchInWork {
       maker: name,
     });
     if (ticked.blocked) return setHint(ticked.blocked);
+    const readings = Object.entries(batch.readings).flatMap(([id, byPiece]): [string, number | null][] =>
+      piece in byPiece ? [[id, byPiece[piece]]] : [],
+    );
     if (step.id === 'sign')
-      writer.addLog({
+      writer.add({
         kind: 'end made',
         // The first which is signed is the run’s own; the others are spares.
-        about: end.made ? batchEndId(end.id, piece) : end.id,
-        text: `${card.part.name}: piece ${piece} of ${batch.count}, made by the card`,
+        endId: end.made ? batchEndId(end.id, piece) : end.id,
         end: record,
+        batch: { piece, of: batch.count },
+        ...(readings.length > 0 ? { readings: Object.fromEntries(readings) } : {}),
       });
     change(ticked.batch);
   }
@@ -112,15 +107,15 @@ export function useBatch(card: Card, end: EndSheet): BatchInWork {
     read: (piece, ohm) => batch && change(readPiece(batch, card, piece, ohm)),
     fail: (piece, cause) => {
       if (!batch) return;
-      writer.addLog({
+      writer.add({
         kind: 'end failed',
-        about: batchEndId(end.id, piece),
-        text: `${cause} (piece ${piece} of ${batch.count}, at ${step.name})`,
+        endId: batchEndId(end.id, piece),
         end: { ...record, cause, step: step.name, lostM: lostOnFailureMm(card, batch.step) / 1000 },
+        batch: { piece, of: batch.count },
       });
       change(failPiece(batch, card, piece, cause));
     },
     back: () => batch && change(stepBack(batch)),
-    drop: () => setBatch(undefined),
+    drop: () => keep(undefined),
   };
 }

@@ -1,9 +1,9 @@
-import type { JobDocument, JobSummary } from '@kobran/contract';
+import { routes, type JobSummary } from '@kobran/contract';
 import { FilePlus2, Search, Upload } from 'lucide-react';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
-import { ask, said, Unreachable } from '../../store/client.js';
+import { call, messageOf, Unreachable } from '../../store/client.js';
 import { useChange, useJob, useJobs } from '../../store/queries.js';
 import { Message } from '../../ui/Message.js';
 import { TopBar } from '../../frame/TopBar.js';
@@ -22,7 +22,7 @@ export function Board(): ReactNode {
     return (
       <Message
         title={offline ? 'The server does not answer' : 'The board cannot be read'}
-        detail={offline ? 'Start Kobran again; nothing is lost.' : said(error)}
+        detail={offline ? 'Start Kobran again; nothing is lost.' : messageOf(error)}
         action={{ label: 'Try again', run: () => void refetch() }}
       />
     );
@@ -78,7 +78,7 @@ function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
         <p className="flex-1 text-muted">{job.site}</p>
         <button
           className="text-sm text-muted underline underline-offset-4 hover:text-stop"
-          onClick={() => remove('jobs', job.id, job.name)}
+          onClick={() => remove('job', job.id, job.name)}
         >
           Delete job
         </button>
@@ -110,7 +110,7 @@ function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
 function NewJob(): ReactNode {
   const [name, setName] = useState<string>();
   const create = useChange((job: { id: string; name: string; site: string }) =>
-    ask<JobDocument>('POST', '/api/jobs', job),
+    call(routes.createJob, { body: job }),
   );
   const [id, setId] = useState(() => crypto.randomUUID());
   if (name === undefined) {
@@ -133,7 +133,7 @@ function NewJob(): ReactNode {
               setName(undefined);
               setId(crypto.randomUUID());
             },
-            onError: (error) => toast.error(said(error)),
+            onError: (error) => toast.error(messageOf(error)),
           },
         );
       }}
@@ -155,7 +155,7 @@ function NewJob(): ReactNode {
 }
 
 function ImportJob(): ReactNode {
-  const bring = useChange((text: string) => ask<JobDocument>('POST', '/api/jobs/import', text));
+  const bring = useChange((text: string) => call(routes.importJob, { body: text }));
   const read = (file: File | undefined): void => {
     if (!file) return;
     void file.text().then((text) =>
@@ -163,7 +163,7 @@ function ImportJob(): ReactNode {
         onSuccess: ({ name, runs }) =>
           toast(`${name} is here, with ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}`),
         onError: (error) =>
-          toast.error(`${file.name}: ${said(error)}`, { duration: 15_000, closeButton: true }),
+          toast.error(`${file.name}: ${messageOf(error)}`, { duration: 15_000, closeButton: true }),
       }),
     );
   };
@@ -185,7 +185,7 @@ function ImportJob(): ReactNode {
 
 function DeletedJobs(): ReactNode {
   const { data } = useJobs(true);
-  const restore = useChange((id: string) => ask<JobDocument>('POST', `/api/jobs/${id}/restore`));
+  const restore = useChange((id: string) => call(routes.restoreJob, { id }));
   if (!data || data.length === 0) return null;
   return (
     <details className="mt-8">

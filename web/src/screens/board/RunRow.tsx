@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { usePreferences } from '../../ui/Preferences.js';
 import { rulerScale } from '../../drawing/ruler/scale.js';
 import { useWidth } from '../../ui/useWidth.js';
-import { useFacts } from '../../store/FactsOutbox.js';
+import { useFacts } from '../../store/Device.js';
 import { useCatalog } from '../../store/Shop.js';
 import { SnagMark, snagColour } from '../../ui/SnagMark.js';
 import { StateMark } from '../../ui/StateMark.js';
@@ -28,7 +28,7 @@ export function RunRow({ run, practice }: { run: RunDocument; practice: Practice
 
 function KnownRow({ run, practice }: { run: RunDocument; practice: Practice }): ReactNode {
   const { units } = usePreferences();
-  const facts = useFacts(run.id, run);
+  const facts = useFacts(run.id, run.facts);
   const catalog = useCatalog();
   const sheet = useMemo(
     () => evaluate(run.design, catalog, { facts, practice, sweepPoints: 2 }),
@@ -83,7 +83,7 @@ function KnownRow({ run, practice }: { run: RunDocument; practice: Practice }): 
           <button
             className="shrink-0 text-sm text-muted underline underline-offset-4 hover:text-stop"
             aria-label={`Delete ${run.design.name}`}
-            onClick={() => remove('runs', run.id, run.design.name)}
+            onClick={() => remove('run', run.id, run.design.name)}
           >
             Delete
           </button>

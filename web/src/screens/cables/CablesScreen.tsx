@@ -1,4 +1,5 @@
 import {
+  assembliesOf,
   attenuationDbPer100M,
   cableChoice,
   formatDecibels,
@@ -23,7 +24,7 @@ import { FigureText } from '../../ui/FigureText.js';
 export function CablesScreen(): ReactNode {
   const { editor, id: runId } = useOpenRun();
   const [search] = useSearchParams();
-  const assemblies = editor.design.pieces.filter((piece): piece is Assembly => piece.kind === 'assembly');
+  const assemblies = assembliesOf(editor.design);
   const piece =
     assemblies.find(({ id }) => id === search.get('piece')) ??
     assemblies.toSorted((x, y) => y.lengthM - x.lengthM).at(0);
@@ -97,8 +98,8 @@ function headline(choice: CableChoice): string {
 
 const markWords: Record<CableMark, string> = {
   'cheapest adequate': 'cheapest that does',
-  best: 'loses least',
-  knee: 'knee',
+  'lowest loss': 'lowest loss',
+  'best value': 'best value',
 };
 
 function CableTable({
@@ -160,9 +161,9 @@ function CableTable({
                     {markWords[mark]}
                   </span>
                 ))}
-                {row.against.map((why) => (
-                  <span key={why} className="block text-sm text-stop">
-                    {why}
+                {row.against.map(({ text }) => (
+                  <span key={text} className="block text-sm text-stop">
+                    {text}
                   </span>
                 ))}
               </th>

@@ -1,3 +1,4 @@
+import { pathOf, routes } from '@kobran/contract';
 import {
   cardExpectation,
   cutsFromEnd,
@@ -124,7 +125,7 @@ function Gauge({
         )}
         <a
           className="min-h-9 py-1.5 underline underline-offset-4 hover:text-copper"
-          href={`/api/runs/${id}/gauges.pdf?end=${end.id}&units=${units}`}
+          href={pathOf(routes.printGauges, { id, query: { end: end.id, units } })}
           target="_blank"
           rel="noreferrer"
         >

@@ -1,8 +1,8 @@
 import {
   cardFor,
+  findAssembly,
   makeSchools,
   partsFor,
-  type Assembly,
   type EndSheet,
   type Part,
   type WorkId,
@@ -13,7 +13,10 @@ import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
 import { Message } from '../../ui/Message.js';
+import { useWorkProgress } from '../../store/useWorkProgress.js';
+import { freshProgress, readCardProgress } from './cardProgress.js';
 import { RunningCard } from './RunningCard.js';
+import type { CardWork } from './useCard.js';
 
 const worksByName: Record<string, WorkId> = { 're-end': 're-end', shrink: 'shrink' };
 
@@ -43,7 +46,17 @@ export function CardScreen(): ReactNode {
         action={back}
       />
     );
-  return <RunningCard key={`${end.id} ${work ?? ''}`} card={card} end={end} work={work ?? 'new end'} />;
+  return <OpenCard key={`${end.id} ${work ?? ''}`} card={card} end={end} work={work ?? 'new end'} />;
+}
+
+/** Opens the card where this device, or another one, left it. */
+function OpenCard({ card, end, work }: Pick<CardWork, 'card' | 'end' | 'work'>): ReactNode {
+  const { id } = useOpenRun();
+  const name = work === 'new end' ? `card ${end.id}` : `card ${end.id} ${work}`;
+  const kept = useWorkProgress(id, name, readCardProgress);
+  if (!kept) return <Message title="One moment…" />;
+  const progress = kept.body ?? freshProgress;
+  return <RunningCard card={card} end={end} work={work} progress={progress} keep={kept.keep} />;
 }
 
 const MAX_OFFERED = 6;
@@ -52,9 +65,7 @@ const MAX_OFFERED = 6;
 function DoesNotFit({ end }: { end: EndSheet }): ReactNode {
   const { id, editor } = useOpenRun();
   const catalog = useCatalog();
-  const piece = editor.design.pieces.find(
-    (one): one is Assembly => one.id === end.pieceId && one.kind === 'assembly',
-  );
+  const piece = findAssembly(editor.design, end.pieceId);
   const fitting = partsFor(
     end.cable,
     [...catalog.parts.values()].filter(({ face }) => face === end.part.face),

@@ -1,11 +1,4 @@
-import {
-  lostOnFailureMm,
-  parseResistance,
-  type Card,
-  type EndRecord,
-  type EndSheet,
-  type SpokenCommand,
-} from '@kobran/core';
+import { lostOnFailureMm, parseResistance, type Card, type EndSheet, type SpokenCommand } from '@kobran/core';
 import { useEffect, useRef, useState, type MouseEvent, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
@@ -18,25 +11,18 @@ import { CardOptions } from './CardOptions.js';
 import { howTo, spoken } from './spoken.js';
 import { hasVoice, say, useListening } from './speech.js';
 import { StepsRow } from './StepsRow.js';
-import { useCard, type CardInWork } from './useCard.js';
+import { useCard, type CardInWork, type CardWork } from './useCard.js';
 import { useWakeLock } from './useWakeLock.js';
 import { WentWrong } from './WentWrong.js';
 
 /** One step at a time, readable at 1.5 m; one key, a pedal, a tap or a word goes on. */
-export function RunningCard({
-  card,
-  end,
-  work,
-}: {
-  card: Card;
-  end: EndSheet;
-  work: EndRecord['work'];
-}): ReactNode {
+export function RunningCard(given: Omit<CardWork, 'onSigned'>): ReactNode {
+  const { card, end } = given;
   const { id: runId } = useOpenRun();
   const { card: how } = usePreferences();
   const navigate = useNavigate();
   const leave = (): void => void navigate(`/runs/${runId}/make`);
-  const inWork = useCard(card, end, work, leave);
+  const inWork = useCard({ ...given, onSigned: leave });
   const { step, index } = inWork;
   const [wrong, setWrong] = useState(false);
   const [options, setOptions] = useState(false);

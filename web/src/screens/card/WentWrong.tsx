@@ -65,7 +65,7 @@ function Asked({
   const [cause, setCause] = useState('');
   const [lostM, setLostM] = useState(proposedM);
   const [asked, setAsked] = useState(false);
-  const { verdict } = shorten(editor.design, catalog, end.pieceId, lostM, { facts, practice });
+  const { verdict } = shorten(editor.design, catalog, { pieceId: end.pieceId, lostM }, { facts, practice });
   const said = cause.trim();
   const give = (to: () => void) => (): void => {
     setAsked(true);

@@ -1,19 +1,18 @@
-import {
-  cardExpectation,
-  judge,
-  shorten,
-  stepBlocked,
-  type Card,
-  type EndRecord,
-  type EndSheet,
-  type Placed,
-  type Step,
-} from '@kobran/core';
-import { useEffect, useState } from 'react';
-import { usePreferences } from '../../ui/Preferences.js';
+import { shorten, type Card, type EndRecord, type EndSheet, type Step } from '@kobran/core';
+import { useState } from 'react';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
-import { dropProgress, freshProgress, keepProgress, loadProgress, type CardProgress } from './progress.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import {
+  back,
+  freshProgress,
+  press,
+  stepOf,
+  unconfirmed,
+  withDeviation,
+  withReading,
+  type CardProgress,
+} from './cardProgress.js';
 
 /** A card being worked through: where it is, what may be done, and what the one key does. */
 export interface CardInWork {
@@ -34,130 +33,94 @@ export interface CardInWork {
   fail: (cause: string, lostM: number) => void;
 }
 
-const unconfirmedOf = (step: Step, confirmed: readonly string[]): Placed | undefined =>
-  step.confirm ? step.places?.find(({ id }) => !confirmed.includes(id)) : undefined;
+/** What a card is worked on, and where its progress is kept. */
+export interface CardWork {
+  card: Card;
+  end: EndSheet;
+  work: EndRecord['work'];
+  progress: CardProgress;
+  /** Keeps how far it is; nothing when it is done. */
+  keep: (progress: CardProgress | undefined) => void;
+  /** Called when the end is signed off. */
+  onSigned: () => void;
+}
 
-/**
- * Works a card of one end.
- *
- * @param onSigned called when the end is signed off
- */
-export function useCard(
-  card: Card,
-  end: EndSheet,
-  work: EndRecord['work'],
-  onSigned: () => void,
-): CardInWork {
-  const { id: runId, writer, editor } = useOpenRun();
-  const { name } = usePreferences();
+/** Works a card of one end. */
+export function useCard({ card, end, work, progress, keep, onSigned }: CardWork): CardInWork {
+  const { writer, editor, facts, practice } = useOpenRun();
+  const { name: maker } = usePreferences();
   const catalog = useCatalog();
-  const [progress, setProgress] = useState(() => loadProgress(runId, end.id, work));
   const [hint, setHint] = useState('');
-  useEffect(() => keepProgress(runId, end.id, work, progress), [progress, runId, end.id, work]);
-
-  const index = Math.min(progress.step, card.steps.length - 1);
-  const step = card.steps[index];
-  const last = index === card.steps.length - 1;
-  const unconfirmed = unconfirmedOf(step, progress.confirmed);
+  const { step, index, last } = stepOf(card, progress);
+  const part = unconfirmed(step, progress);
   const record: EndRecord = { part: end.part.id, cable: end.cable.id, recipe: card.recipe, work };
 
-  function change(part: Partial<CardProgress>): void {
+  function change(to: CardProgress): void {
     setHint('');
-    setProgress((now) => ({ ...now, ...part }));
+    keep(to);
   }
 
   function goOn(): void {
-    if (unconfirmed) return change({ confirmed: [...progress.confirmed, unconfirmed.id] });
-    const blocked = stepBlocked(step, {
-      confirmed: progress.confirmed,
-      readingOk: readingJudged(step, progress, card, end.lengthM),
-      maker: name,
-      checker: progress.checkedBy,
-    });
-    if (blocked) return setHint(blocked);
-    if (!last) return change({ step: index + 1 });
-    sign();
+    const pressed = press({ card, lengthM: end.lengthM, maker }, progress);
+    if (pressed.kind === 'moved') change(pressed.progress);
+    else if (pressed.kind === 'blocked') setHint(pressed.why);
+    else sign();
   }
 
   function sign(): void {
-    const { deviations, checkedBy } = progress;
-    writer.addLog({
-      kind: work === 'shrink' ? 'note' : 'end made',
-      about: end.id,
-      text: signedText(card, work, progress),
-      end: {
-        ...record,
-        ...(deviations.length > 0 ? { deviations } : {}),
-        ...(checkedBy === '' ? {} : { checkedBy }),
-      },
-    });
-    dropProgress(runId, end.id, work);
+    const { deviations, checkedBy, readings } = progress;
+    const made = {
+      ...record,
+      ...(deviations.length > 0 ? { deviations } : {}),
+      ...(checkedBy === '' ? {} : { checkedBy }),
+    };
+    writer.add(
+      work === 'shrink'
+        ? { kind: 'shrink fitted', endId: end.id, end: made }
+        : { kind: 'end made', endId: end.id, end: made, readings },
+    );
+    keep(undefined);
     onSigned();
   }
 
   function fail(cause: string, lostM: number): void {
-    writer.addLog({
+    writer.add({
       kind: 'end failed',
-      about: end.id,
-      text: `${cause} (at ${step.name})`,
+      endId: end.id,
       end: { ...record, cause, step: step.name, lostM },
     });
-    const { change: shorter } = shorten(editor.design, catalog, end.pieceId, lostM);
+    const lost = { pieceId: end.pieceId, lostM };
+    const { change: shorter } = shorten(editor.design, catalog, lost, { facts, practice });
     if (shorter) editor.change([shorter]);
     change(freshProgress);
   }
 
   const next = card.steps.at(index + 1);
+  const ahead =
+    last || !next
+      ? work === 'shrink'
+        ? 'Done'
+        : 'Sign this end off'
+      : `Next: ${next.title.charAt(0).toLowerCase()}${next.title.slice(1)}`;
   return {
     step,
     index,
     last,
     progress,
     hint,
-    label: unconfirmed
-      ? `On the cable: ${unconfirmed.name}`
-      : last || !next
-        ? work === 'shrink'
-          ? 'Done'
-          : 'Sign this end off'
-        : `Next: ${next.title.charAt(0).toLowerCase()}${next.title.slice(1)}`,
+    label: part ? `On the cable: ${part.name}` : ahead,
     goOn,
-    goBack: () => change({ step: Math.max(0, index - 1) }),
-    read: (ohm) => change({ readings: { ...progress.readings, [step.id]: ohm === Infinity ? null : ohm } }),
+    goBack: () => change(back(card, progress)),
+    read: (ohm) => change(withReading(step, progress, ohm)),
     deviate: (what) => {
-      writer.addLog({
+      writer.add({
         kind: 'deviation',
-        about: end.id,
-        text: `${what} (at ${step.name})`,
+        endId: end.id,
         end: { ...record, cause: what, step: step.name },
       });
-      change({ deviations: [...progress.deviations, `${what} (at ${step.name})`] });
+      change(withDeviation(step, progress, what));
     },
-    checkedBy: (who) => change({ checkedBy: who }),
+    checkedBy: (who) => change({ ...progress, checkedBy: who }),
     fail,
   };
-}
-
-function signedText(card: Card, work: EndRecord['work'], { readings, checkedBy }: CardProgress): string {
-  const read = Object.entries(readings).map(
-    ([stepId, ohm]) => `${stepId} ${ohm === null ? 'open' : `${ohm} ohm`}`,
-  );
-  const done =
-    work === 'shrink'
-      ? 'adhesive shrink and strain relief'
-      : work === 're-end'
-        ? 'made again by the card'
-        : 'made by the card';
-  return [
-    `${card.part.name}: ${done}`,
-    ...read,
-    ...(checkedBy === '' ? [] : [`checked by ${checkedBy}`]),
-  ].join('; ');
-}
-
-/** Whether the reading of this step lets go on; undefined while none was taken. */
-function readingJudged(step: Step, progress: CardProgress, card: Card, lengthM: number): boolean | undefined {
-  const reading = progress.readings[step.id];
-  if (!step.reading || reading === undefined) return undefined;
-  return judge(cardExpectation(step.reading, card.cable, lengthM), reading ?? Infinity).verdict !== 'fail';
 }

@@ -1,11 +1,9 @@
+import { catalogToCsv, catalogToJson, readCatalogFile } from '@kobran/contract';
 import {
-  catalogToCsv,
-  catalogToJson,
   catalogEntries,
   faceInFull,
   faces,
   newEntries,
-  readCatalogFile,
   seriesOf,
   type Catalog,
   type Problem,
@@ -113,7 +111,7 @@ function itemsOf(kind: Kind, catalog: Catalog, own: readonly ShopEntry[]): Finde
 
 /** The catalogue out as a file, and a file in: looked through before anything is changed. */
 function Exchange(): ReactNode {
-  const { catalog, bringIn } = useShop();
+  const { catalog, import: importEntries } = useShop();
   const [looked, setLooked] = useState<{ name: string; fresh: ShopEntry[]; problems: Problem[] }>();
   const save = (text: string, name: string, type: string): void => {
     const url = URL.createObjectURL(new Blob([text], { type }));
@@ -180,7 +178,7 @@ function Exchange(): ReactNode {
               className="button button-copper"
               disabled={looked.fresh.length === 0}
               onClick={() =>
-                void bringIn(looked.fresh).then((done) => {
+                void importEntries(looked.fresh).then((done) => {
                   if (!done) return;
                   toast(`${looked.fresh.length} entries of ${looked.name} are in the catalogue`);
                   setLooked(undefined);

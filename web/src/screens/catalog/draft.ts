@@ -1,4 +1,5 @@
-import { readShopEntry, type Problem, type ShopEntry } from '@kobran/core';
+import { readShopEntry } from '@kobran/contract';
+import type { Problem, ShopEntry } from '@kobran/core';
 import { slugOf } from '../../store/slugOf.js';
 import { fields } from './fields.js';
 import type { OwnKind } from './kinds.js';

@@ -1,4 +1,4 @@
-import type { KnownInstrument, MeasuredSweepData, SweepSetup } from '@kobran/contract';
+import { routes, type KnownInstrument, type SweepSetup } from '@kobran/contract';
 import {
   formatLength,
   resonanceOfDelay,
@@ -10,7 +10,7 @@ import {
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { ask } from '../../store/client.js';
+import { call } from '../../store/client.js';
 import { Calibrate } from '../../frame/Calibrate.js';
 import { useDoing, useInstruments, type Instruments } from '../../store/useInstruments.js';
 import { usePreferences } from '../../ui/Preferences.js';
@@ -112,7 +112,7 @@ function Reading({
   const nowM = liesM ?? lengthM;
   const toCutM = liesM !== undefined && cutToM !== undefined && cutToM < liesM - 1e-6 ? cutToM : undefined;
   const read = async (cableM: number): Promise<void> => {
-    const swept = await ask<MeasuredSweepData>('POST', `/api/instruments/${analyser.id}/sweep`, setup);
+    const swept = await call(routes.sweepInstrument, { id: analyser.id, body: setup });
     const { s, frequencyHz } = traceOf(swept);
     const [lowest] = resonancesOf(s.s11, frequencyHz);
     if (Number.isFinite(lowest)) onRead({ lengthM: cableM, frequencyHz: lowest, far: 'open', order: 1 });

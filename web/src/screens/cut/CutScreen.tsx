@@ -1,4 +1,11 @@
-import { formatFrequency, formatLength, parseElectrical, type Assembly, type Sheet } from '@kobran/core';
+import {
+  findAssembly,
+  formatLength,
+  parseElectrical,
+  stageHeadline,
+  type Assembly,
+  type Sheet,
+} from '@kobran/core';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../../ui/Preferences.js';
@@ -22,19 +29,10 @@ type Cut = Sheet['cuts'][number];
 
 /** What to take off the reel for each piece, and whether its length matters. */
 export function CutScreen(): ReactNode {
-  const { sheet, jobId, id: runId } = useOpenRun();
+  const { sheet, jobId, id: runId, editor } = useOpenRun();
   const { units } = usePreferences();
-  const open = sheet.cuts.filter(({ done }) => !done);
-  const [next] = open;
-  const headline = next
-    ? next.electrical
-      ? `Trim ${next.name} to ${next.electrical.target.degrees}° at ${formatFrequency(next.electrical.target.frequencyHz)}`
-      : `Cut ${formatLength(next.cut.value, { system: units, digits: 3 })} of ${next.cable.name} for ${next.name}`
-    : sheet.cuts.length === 0
-      ? 'Nothing to cut'
-      : 'All pieces are cut';
   return (
-    <StagePage headline={headline}>
+    <StagePage headline={stageHeadline('cut', sheet, editor.design, units)}>
       <ul className="divide-y divide-rule border-y border-rule">
         {sheet.cuts.map((cut) => (
           <Piece key={cut.pieceId} cut={cut} />
@@ -57,9 +55,7 @@ export function CutScreen(): ReactNode {
 function Piece({ cut }: { cut: Cut }): ReactNode {
   const { writer, editor } = useOpenRun();
   const { units } = usePreferences();
-  const piece = editor.design.pieces.find(
-    (one): one is Assembly => one.id === cut.pieceId && one.kind === 'assembly',
-  );
+  const piece = findAssembly(editor.design, cut.pieceId);
   const said3 = (metres: number): string => formatLength(metres, { system: units, digits: 3 });
   return (
     <li className="grid gap-x-8 gap-y-3 py-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
@@ -100,15 +96,9 @@ function Piece({ cut }: { cut: Cut }): ReactNode {
         {!cut.done && (
           <button
             className="button button-copper mt-3"
-            onClick={() =>
-              writer.addLog({
-                kind: 'cut',
-                about: cut.pieceId,
-                text: `cut to ${formatLength(cut.cut.value, { system: 'metric', digits: 3 })}`,
-              })
-            }
+            onClick={() => writer.add({ kind: 'cut', pieceId: cut.pieceId, lengthM: cut.cut.value })}
           >
-            It is cut
+            Mark as cut
           </button>
         )}
       </div>
@@ -119,9 +109,7 @@ function Piece({ cut }: { cut: Cut }): ReactNode {
 /** The electrical length asked for, if any. */
 function Target({ pieceId }: { pieceId: string }): ReactNode {
   const { editor, sheet } = useOpenRun();
-  const piece = editor.design.pieces.find(
-    (one): one is Assembly => one.id === pieceId && one.kind === 'assembly',
-  );
+  const piece = findAssembly(editor.design, pieceId);
   if (!piece) return null;
   const { target, ...plain } = piece;
   const set = (to: Assembly['target']): void =>

@@ -1,21 +1,14 @@
-import { setMember, setSpread, type SetMember } from '@kobran/core';
+import { assembliesOf, setMember, setSpread, type SetMember } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
 import { useJobPieces } from './useJobPieces.js';
 
-/** Spread nobody can use, degrees. Common practice, no source. */
-const GOOD_ENOUGH_DEG = 2;
-
 /** The matched sets this run has a part in: how alike their pieces are. */
 export function Sets(): ReactNode {
   const { editor } = useOpenRun();
   const all = useJobPieces();
-  const names = new Set(
-    editor.design.pieces.flatMap((piece) =>
-      piece.kind === 'assembly' && piece.set !== undefined ? [piece.set] : [],
-    ),
-  );
+  const names = new Set(assembliesOf(editor.design).flatMap(({ set }) => set ?? []));
   return [...names].map((name) => (
     <OneSet key={name} name={name} pieces={all.filter(({ piece }) => piece.set === name)} />
   ));
@@ -44,8 +37,15 @@ function OneSet({ name, pieces }: { name: string; pieces: ReturnType<typeof useJ
 }
 
 function Spread({ members, frequencyHz }: { members: SetMember[]; frequencyHz: number }): ReactNode {
-  const { degrees, sigmaDegrees, seconds, members: each, against, notes } = setSpread(members, frequencyHz);
-  const good = degrees <= GOOD_ENOUGH_DEG;
+  const {
+    degrees,
+    sigmaDegrees,
+    seconds,
+    members: each,
+    against,
+    notes,
+    alike: good,
+  } = setSpread(members, frequencyHz);
   return (
     <>
       <p className="text-lg">

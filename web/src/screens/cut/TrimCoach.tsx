@@ -1,4 +1,4 @@
-import type { LoggedTrim } from '@kobran/contract';
+import { routes } from '@kobran/contract';
 import {
   formatFrequency,
   formatLength,
@@ -16,7 +16,7 @@ import {
 } from '@kobran/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
-import { ask } from '../../store/client.js';
+import { call } from '../../store/client.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
@@ -34,7 +34,7 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
   const catalog = useCatalog();
   const { data: trims = [] } = useQuery({
     queryKey: ['trims'],
-    queryFn: () => ask<LoggedTrim[]>('GET', '/api/trims'),
+    queryFn: () => call(routes.listTrims),
   });
   const lotName = piece.lot ?? '';
   const readings = trimReadings(facts, piece.id);
@@ -54,10 +54,9 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
   const askedM = last.kind === 'first' || last.kind === 'cut' ? last.lengthM : readings.at(-1)?.lengthM;
   const keep = (reading: Read): void => {
     setDoubtful(undefined);
-    writer.addLog({
+    writer.add({
       kind: 'trimmed',
-      about: piece.id,
-      text: `${formatFrequency(reading.frequencyHz)} at ${formatLength(reading.lengthM, { system: 'metric', digits: 4 })}, far end ${reading.far}`,
+      pieceId: piece.id,
       trim: { ...reading, cable: piece.cable, lot: lotName, nearS: goal.nearS },
     });
   };

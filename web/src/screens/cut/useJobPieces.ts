@@ -1,4 +1,4 @@
-import { type Assembly, type Facts } from '@kobran/core';
+import { assembliesOf, type Assembly, type Facts } from '@kobran/core';
 import { useJob } from '../../store/queries.js';
 import { useOpenRun } from '../../store/RunContext.js';
 
@@ -17,11 +17,9 @@ export function useJobPieces(): JobPiece[] {
   const runs = (job?.runs ?? []).map((run) =>
     run.id === id
       ? { id, design: editor.design, facts }
-      : { id: run.id, design: run.design, facts: { readings: run.readings, log: run.log } },
+      : { id: run.id, design: run.design, facts: run.facts },
   );
   return runs.flatMap(({ id: runId, design, facts: done }) =>
-    design.pieces.flatMap((piece) =>
-      piece.kind === 'assembly' ? [{ runId, runName: design.name, piece, facts: done }] : [],
-    ),
+    assembliesOf(design).map((piece) => ({ runId, runName: design.name, piece, facts: done })),
   );
 }

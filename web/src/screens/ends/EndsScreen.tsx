@@ -1,8 +1,8 @@
-import type { LoggedEnd } from '@kobran/contract';
+import { routes, type LoggedEnd } from '@kobran/contract';
 import { formatLength, recipes, tally, type Tally } from '@kobran/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState, type ReactNode } from 'react';
-import { ask, said } from '../../store/client.js';
+import { call, messageOf } from '../../store/client.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useCatalog } from '../../store/Shop.js';
 import { Chips } from '../../ui/Choice.js';
@@ -20,7 +20,7 @@ export function EndsScreen(): ReactNode {
   const [by, setBy] = useState<Kind>('part');
   const { data, error } = useQuery({
     queryKey: ['ends'],
-    queryFn: () => ask<LoggedEnd[]>('GET', '/api/ends'),
+    queryFn: () => call(routes.listEnds),
   });
   const catalog = useCatalog();
   useEffect(() => {
@@ -40,7 +40,7 @@ export function EndsScreen(): ReactNode {
       <TopBar crumbs={[{ label: 'Board', to: '/' }, { label: 'What ends teach' }]} />
       <main className="mx-auto max-w-6xl px-4 py-4">
         <h1 className="text-xl font-bold">
-          {data ? headline(rows, data, nameOf) : error ? said(error) : 'Counting…'}
+          {data ? headline(rows, data, nameOf) : error ? messageOf(error) : 'Counting…'}
         </h1>
         <p className="mt-1 max-w-3xl text-muted">
           Every end made or failed by a card, in all jobs. The bar is the share that failed with its 95 %

@@ -1,34 +1,34 @@
 import {
-  entry,
+  arrestersOf,
   formatPower,
   gasTubeVolts,
+  highestFiringV,
   lowestFiringV,
+  stageHeadline,
   type Arrester,
-  type ArresterPiece,
   type TubeChoice,
 } from '@kobran/core';
 import { scaleLog } from 'd3';
 import type { ReactNode } from 'react';
 import { useWidth } from '../../ui/useWidth.js';
-import { useCatalog } from '../../store/Shop.js';
+import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { FigureText } from '../../ui/FigureText.js';
 import { Caution, StagePage } from '../../ui/StagePage.js';
 import { SnagDetail } from '../../ui/SnagDetail.js';
 import { DoneButton } from '../../frame/DoneButton.js';
 
-/** The arrester of the run: which tube, does it pass direct current, and is it bonded. */
+/** The arrester of the run: which tube, does it pass direct current, and is it grounded. */
 export function GroundScreen(): ReactNode {
   const { sheet, editor } = useOpenRun();
   const { tube } = sheet;
-  const fitted = editor.design.pieces.find((piece): piece is ArresterPiece => piece.kind === 'arrester');
-  const catalog = useCatalog();
-  const arrester = fitted && entry(catalog.arresters, fitted.arrester);
+  const [fitted] = arrestersOf(editor.design);
+  const { fittedArrester: arrester } = sheet;
+  const { units } = usePreferences();
   const stub = arrester !== undefined && !arrester.tubeChangeable;
-  const headline = stub ? `${arrester.name}: it has no tube` : tubeHeadline(tube, fitted);
   return (
     <StagePage
-      headline={headline}
+      headline={stageHeadline('ground', sheet, editor.design, units)}
       reason={
         stub
           ? 'Its shorted quarter wave grounds the centre for direct current, and passes its band.'
@@ -37,7 +37,7 @@ export function GroundScreen(): ReactNode {
     >
       <Caution>
         Local electrical code and a licensed electrician decide. Nothing survives a direct strike for certain;
-        keep off the antenna and its bonding when storms are about.
+        keep off the antenna and its ground conductors when storms are about.
       </Caution>
       {tube && !stub && <TubeScale tube={tube} {...(fitted ? { fittedV: fitted.tubeV } : {})} />}
       {tube && (
@@ -62,29 +62,22 @@ export function GroundScreen(): ReactNode {
         <>
           <EntryDrawing
             name={arrester.name}
-            bonded={sheet.stages.some(({ id, state }) => id === 'ground' && state === 'done')}
+            grounded={sheet.stages.some(({ id, state }) => id === 'ground' && state === 'done')}
           />
           <p className="mb-3 max-w-2xl text-muted">
             {directCurrent(arrester)}
             One entry point, one plate, and from it a short, straight, wide conductor to the rod; the rods of
-            the site and the building’s earth are bonded together.
+            the site and the building’s ground are joined together.
           </p>
           <DoneButton
-            kind="bonded"
-            label="The arrester is bonded"
-            done="Bonded to the entry’s rod"
-            text="arrester bonded to the entry’s rod"
+            fact={{ kind: 'grounded' }}
+            label="Mark as grounded"
+            done="Joined to the entry ground rod"
           />
         </>
       )}
     </StagePage>
   );
-}
-
-function tubeHeadline(tube: TubeChoice | undefined, fitted: ArresterPiece | undefined): string {
-  if (!tube) return 'Receive only: the lowest tube will do';
-  if (tube.tubeV === undefined) return 'No gas tube holds this run';
-  return `This run takes a ${tube.tubeV} V tube${fitted ? `; ${fitted.tubeV} V is fitted` : ''}`;
 }
 
 const directCurrent = ({ passesDc, groundsDc }: Arrester): string =>
@@ -121,14 +114,14 @@ function TubeScale({ tube, fittedV }: { tube: TubeChoice; fittedV?: number }): R
                 <rect
                   x={x(low)}
                   y={y}
-                  width={x(volts * 1.2) - x(low)}
+                  width={x(highestFiringV(volts)) - x(low)}
                   height={16}
                   fill={marked ? 'var(--copper)' : 'var(--panel)'}
                   stroke={holds ? 'var(--ink)' : 'var(--edge)'}
                   strokeDasharray={holds ? undefined : '3 3'}
                 />
                 <text
-                  x={x(volts * 1.2) + 8}
+                  x={x(highestFiringV(volts)) + 8}
                   y={y + 13}
                   fontSize={13}
                   className="figures"
@@ -160,20 +153,20 @@ function TubeScale({ tube, fittedV }: { tube: TubeChoice; fittedV?: number }): R
   );
 }
 
-/** One-line drawing of the entry: antenna, arrester, radio, rod; a missing bond is a gap. */
-function EntryDrawing({ name, bonded }: { name: string; bonded: boolean }): ReactNode {
+/** One-line drawing of the entry: antenna, arrester, radio, rod; a missing conductor is a gap. */
+function EntryDrawing({ name, grounded }: { name: string; grounded: boolean }): ReactNode {
   return (
     <svg
       viewBox="0 0 560 150"
       role="img"
-      aria-label={`${name} at the entry, ${bonded ? 'bonded to its rod' : 'not yet bonded to a rod'}.`}
+      aria-label={`${name} at the entry, ${grounded ? 'joined to its ground rod' : 'not yet joined to a ground rod'}.`}
       className="my-4 w-full max-w-2xl"
     >
       <g stroke="var(--ink)" strokeWidth={3} fill="none">
         <path d="M20 44H220M340 44H540" />
         <rect x={220} y={26} width={120} height={36} fill="var(--paper)" />
         <path d="M280 62V84" />
-        {bonded ? (
+        {grounded ? (
           <path d="M280 84V110" />
         ) : (
           <path d="M280 84V110" strokeDasharray="3 7" stroke="var(--stop)" />
@@ -190,7 +183,7 @@ function EntryDrawing({ name, bonded }: { name: string; bonded: boolean }): Reac
         antenna, surge side
       </text>
       <text x={314} y={122} fontSize={14}>
-        {bonded ? 'rod of the entry, bonded' : 'rod of the entry: bond missing'}
+        {grounded ? 'entry ground rod, joined' : 'entry ground rod: conductor missing'}
       </text>
     </svg>
   );

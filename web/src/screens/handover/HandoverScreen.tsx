@@ -1,9 +1,11 @@
-import { counted, stageNames } from '@kobran/core';
+import { pathOf, routes } from '@kobran/contract';
+import { aboutOf, counted, factText, readBatchEndId, type Facts } from '@kobran/core';
 import { Download } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useOpenRun } from '../../store/RunContext.js';
-import { useWaitingCount } from '../../store/FactsOutbox.js';
+import { useCatalog } from '../../store/Shop.js';
+import { useWaitingCount } from '../../store/Device.js';
 import { SignedBy } from '../../ui/SignedBy.js';
 import { StagePage } from '../../ui/StagePage.js';
 import { StateMark } from '../../ui/StateMark.js';
@@ -30,19 +32,19 @@ export function HandoverScreen(): ReactNode {
       <div className="flex flex-wrap items-center gap-3">
         {unsaved ? (
           <p role="status" className="button border-dashed text-muted">
-            Waiting for the server before the file can be taken
+            Waiting for the server before the file can be exported
           </p>
         ) : (
-          <a className="button button-copper" href={`/api/jobs/${jobId}/file`} download>
-            <Download size={18} aria-hidden /> Take the job along as a file
+          <a className="button button-copper" href={pathOf(routes.exportJob, { id: jobId })} download>
+            <Download size={18} aria-hidden /> Export the job as a file
           </a>
         )}
         <p className="text-sm text-muted">
-          Open JSON with every run, reading and log entry of the job; any Kobran brings it in again.
+          Open JSON with every run, reading and log entry of the job; any Kobran imports it again.
         </p>
       </div>
       <ul className="mt-5 grid gap-x-8 sm:grid-cols-2">
-        {sheet.stages.slice(0, -1).map(({ id: stage, state, detail, next }) => (
+        {sheet.stages.slice(0, -1).map(({ id: stage, name, state, detail, next }) => (
           <li key={stage} className="flex items-baseline gap-2.5 border-b border-rule py-1.5">
             <span className="translate-y-0.5">
               <StateMark state={state} />
@@ -51,7 +53,7 @@ export function HandoverScreen(): ReactNode {
               className="font-semibold underline decoration-rule underline-offset-4"
               to={`/runs/${id}/${stage}`}
             >
-              {stageNames[stage]}
+              {name}
             </Link>
             <span className="text-muted">{next || detail}</span>
           </li>
@@ -63,14 +65,13 @@ export function HandoverScreen(): ReactNode {
           <SignedBy />
         </div>
         <DoneButton
-          kind="handed over"
-          label="Hand the run over"
+          fact={{ kind: 'handed over', problems: counted(sheet.snags) }}
+          label="Sign off and hand over"
           done="Handed over"
-          text={`handed over with ${counted(sheet.snags)}`}
         />
       </div>
       <Note />
-      <Log log={facts.log} names={names} />
+      <Log facts={facts} names={names} />
     </StagePage>
   );
 }
@@ -84,7 +85,7 @@ function Note(): ReactNode {
       onSubmit={(event) => {
         event.preventDefault();
         if (text.trim() === '') return;
-        writer.addLog({ kind: 'note', about: '', text: text.trim() });
+        writer.add({ kind: 'note', about: '', text: text.trim() });
         setText('');
       }}
     >
@@ -101,19 +102,15 @@ function Note(): ReactNode {
   );
 }
 
-/** Whatever an entry is about by its name; a batch’s piece with its number. */
-function aboutSaid(about: string, names: ReadonlyMap<string, string>): string {
-  const [base, piece] = about.split('#');
-  return `${names.get(base) ?? base}${piece ? `, piece ${piece}` : ''}`;
+/** Whatever a fact is about by its name; a batch’s piece with its number. */
+function placeName(about: string, names: ReadonlyMap<string, string>): string {
+  const { end, piece } = readBatchEndId(about);
+  return `${names.get(end) ?? end}${piece === undefined ? '' : `, piece ${piece}`}`;
 }
 
-function Log({
-  log,
-  names,
-}: {
-  log: readonly { id: string; at: string; by: string; kind: string; about: string; text: string }[];
-  names: ReadonlyMap<string, string>;
-}): ReactNode {
+function Log({ facts, names }: { facts: Facts; names: ReadonlyMap<string, string> }): ReactNode {
+  const catalog = useCatalog();
+  const log = facts.filter(({ kind }) => kind !== 'reading');
   return (
     <section className="mt-4">
       <h2 className="font-bold">Log</h2>
@@ -121,22 +118,25 @@ function Log({
       <ul>
         {log
           .toSorted((x, y) => y.at.localeCompare(x.at))
-          .map((entry) => (
-            <li
-              key={entry.id}
-              className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[10rem_6rem_1fr]"
-            >
-              <span className="figures text-sm text-muted">{sayMoment(entry.at)}</span>
-              <span>{entry.by || 'unsigned'}</span>
-              <span>
-                <strong>
-                  {entry.kind}
-                  {entry.about && `, ${aboutSaid(entry.about, names)}`}:
-                </strong>{' '}
-                {entry.text}
-              </span>
-            </li>
-          ))}
+          .map((fact) => {
+            const about = aboutOf(fact);
+            return (
+              <li
+                key={fact.id}
+                className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[10rem_6rem_1fr]"
+              >
+                <span className="figures text-sm text-muted">{sayMoment(fact.at)}</span>
+                <span>{fact.by || 'unsigned'}</span>
+                <span>
+                  <strong>
+                    {fact.kind}
+                    {about && `, ${placeName(about, names)}`}:
+                  </strong>{' '}
+                  {factText(fact, catalog)}
+                </span>
+              </li>
+            );
+          })}
       </ul>
     </section>
   );

@@ -1,4 +1,4 @@
-import type { OnBench, RevealedFault, RunDocument } from '@kobran/contract';
+import { routes, type OnBench, type RevealedFault, type RunDocument } from '@kobran/contract';
 import {
   farEndNames,
   farEnds,
@@ -9,7 +9,7 @@ import {
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
-import { ask } from '../../store/client.js';
+import { call } from '../../store/client.js';
 import { useJob, useJobs, useRun } from '../../store/queries.js';
 import { useDoing, type Instruments } from '../../store/useInstruments.js';
 import { usePreferences } from '../../ui/Preferences.js';
@@ -70,7 +70,7 @@ function Lying({ bench, instruments }: { bench: OnBench; instruments: Instrument
         {bench.seed !== 0 && (
           <button
             className="button"
-            onClick={() => act('asking', async () => setTold(await ask('GET', '/api/bench/fault')))}
+            onClick={() => act('asking', async () => setTold(await call(routes.revealFault)))}
           >
             What was wrong with it?
           </button>

@@ -1,5 +1,5 @@
 import { useEffect, type ReactNode } from 'react';
-import { said } from '../../store/client.js';
+import { messageOf } from '../../store/client.js';
 import { useInstruments, type Instruments } from '../../store/useInstruments.js';
 import { TopBar } from '../../frame/TopBar.js';
 import { BenchSection } from './BenchSection.js';
@@ -35,7 +35,7 @@ export function InstrumentsScreen(): ReactNode {
 }
 
 function headline({ document, error }: Instruments): string {
-  if (!document) return error ? said(error) : 'Looking for instruments…';
+  if (!document) return error ? messageOf(error) : 'Looking for instruments…';
   const { bench, instruments } = document;
   const real = instruments.filter(({ simulated }) => !simulated).length;
   const connected = real === 0 ? '' : `${real} connected; `;

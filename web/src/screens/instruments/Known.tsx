@@ -1,8 +1,8 @@
-import type { InstrumentIdentity, KnownInstrument } from '@kobran/contract';
+import { routes, type InstrumentIdentity, type KnownInstrument } from '@kobran/contract';
 import { fail, instrumentKinds, ok, type InstrumentKind } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { ask } from '../../store/client.js';
+import { call } from '../../store/client.js';
 import { useDoing, type Instruments } from '../../store/useInstruments.js';
 import { Choice } from '../../ui/Choice.js';
 import { QuantityField } from '../../ui/QuantityField.js';
@@ -74,9 +74,7 @@ function Row({
         disabled={busy !== undefined}
         aria-label={`Ask ${name} what it is`}
         onClick={() =>
-          run('asking', async () =>
-            setIdentity(sayIdentity(await ask('POST', `/api/instruments/${id}/identify`))),
-          )
+          run('asking', async () => setIdentity(sayIdentity(await call(routes.identifyInstrument, { id }))))
         }
       >
         Ask what it is
@@ -87,7 +85,7 @@ function Row({
           aria-label={`Forget ${name}`}
           onClick={() =>
             run('forgetting', async () => {
-              await ask('DELETE', `/api/instruments/${id}`);
+              await call(routes.forgetInstrument, { id });
               await instruments.again();
             })
           }
@@ -141,12 +139,14 @@ function Connect({ instruments }: { instruments: Instruments }): ReactNode {
           disabled={busy !== undefined}
           onClick={() =>
             run('connecting', async () => {
-              const identity = await ask<InstrumentIdentity>('POST', '/api/instruments', {
-                id: crypto.randomUUID(),
-                kind,
-                name,
-                host,
-                port,
+              const identity = await call(routes.connectInstrument, {
+                body: {
+                  id: crypto.randomUUID(),
+                  kind,
+                  name,
+                  host,
+                  port,
+                },
               });
               toast.success(`${name} answers: ${sayIdentity(identity)}.`);
               await instruments.again();

@@ -1,7 +1,7 @@
-import type { KnownInstrument, MeasuredPower } from '@kobran/contract';
+import { routes, type KnownInstrument, type MeasuredPower } from '@kobran/contract';
 import { bothEnds, formatDecibels, formatPower, formatResistance } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import { ask } from '../../store/client.js';
+import { call } from '../../store/client.js';
 import { Calibrate } from '../../frame/Calibrate.js';
 import { SweepFields } from '../../frame/SweepFields.js';
 import { useSweepSetup } from '../../store/useSweepSetup.js';
@@ -44,7 +44,7 @@ function OhmMeter({ meter }: { meter: KnownInstrument }): ReactNode {
           disabled={busy !== undefined}
           onClick={() =>
             run('reading', async () => {
-              const read = await ask<{ ohm: number | null }>('POST', `/api/instruments/${meter.id}/ohm`);
+              const read = await call(routes.readOhm, { id: meter.id });
               setOhm(read.ohm);
             })
           }
@@ -54,7 +54,7 @@ function OhmMeter({ meter }: { meter: KnownInstrument }): ReactNode {
         <button
           className="button"
           disabled={busy !== undefined}
-          onClick={() => run('zeroing', () => ask('POST', `/api/instruments/${meter.id}/zero`))}
+          onClick={() => run('zeroing', () => call(routes.zeroInstrument, { id: meter.id }))}
         >
           Zero the leads
         </button>
@@ -88,7 +88,7 @@ function Power({ meters }: { meters: KnownInstrument }): ReactNode {
           disabled={busy !== undefined}
           onClick={() =>
             run('keying', async () =>
-              setRead(await ask('POST', `/api/instruments/${meters.id}/power`, { frequencyHz, powerW })),
+              setRead(await call(routes.readPower, { id: meters.id, body: { frequencyHz, powerW } })),
             )
           }
         >

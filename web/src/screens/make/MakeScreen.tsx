@@ -1,9 +1,23 @@
-import { cardFor, formatLength, makeSchools, owns, toolSaid, type Card, type EndSheet } from '@kobran/core';
+import { pathOf, routes } from '@kobran/contract';
+import {
+  cardFor,
+  factText,
+  factsOf,
+  formatLength,
+  makeSchools,
+  newest,
+  owns,
+  stageHeadline,
+  toolSaid,
+  type Card,
+  type EndSheet,
+} from '@kobran/core';
 import { MoreHorizontal } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useWidth } from '../../ui/useWidth.js';
+import { useCatalog } from '../../store/Shop.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { Menu } from '../../ui/Menu.js';
 import { StagePage } from '../../ui/StagePage.js';
@@ -13,25 +27,17 @@ import { sayDay } from '../../ui/dates.js';
 
 /** Every end of the run with its strip gauge and the way to its card. */
 export function MakeScreen(): ReactNode {
-  const { sheet, id, jobId } = useOpenRun();
+  const { sheet, id, jobId, editor } = useOpenRun();
   const { units } = usePreferences();
-  const open = sheet.ends.filter(({ made }) => !made);
-  const minutes = open.reduce((sum, { part }) => sum + part.minutes, 0);
-  const headline =
-    sheet.ends.length === 0
-      ? 'No ends to make'
-      : open.length === 0
-        ? `All ${sheet.ends.length} ends are made`
-        : `${open.length} of ${sheet.ends.length} ends to make, about ${minutes} minutes`;
   return (
     <StagePage
-      headline={headline}
+      headline={stageHeadline('make', sheet, editor.design, units)}
       reason={`Each end has a card: one step at a time, checks before anything that cannot be undone.${slackSaid(sheet.slack)} The part maker’s own sheet wins over these figures.`}
     >
       <p className="mb-3 flex flex-wrap gap-x-5 gap-y-1">
         <a
           className="underline underline-offset-4 hover:text-copper"
-          href={`/api/runs/${id}/gauges.pdf?units=${units}`}
+          href={pathOf(routes.printGauges, { id, query: { units } })}
           target="_blank"
           rel="noreferrer"
         >
@@ -105,8 +111,10 @@ function End({ end }: { end: EndSheet }): ReactNode {
 /** Who made it, what it cost, what was done differently. */
 function History({ end }: { end: EndSheet }): ReactNode {
   const { facts } = useOpenRun();
+  const catalog = useCatalog();
   const { units } = usePreferences();
-  const made = facts.log.findLast(({ kind, about }) => kind === 'end made' && about === end.id);
+  const lastDeviation = end.deviations.at(-1);
+  const made = newest(factsOf(facts, 'end made').filter(({ endId }) => endId === end.id));
   const lost =
     end.lostM > 0 ? `, ${formatLength(end.lostM, { system: units, small: true })} of cable lost` : '';
   return (
@@ -124,7 +132,7 @@ function History({ end }: { end: EndSheet }): ReactNode {
         </p>
       )}
       {end.deviations.length > 0 && (
-        <p className="text-sm text-muted">Noted: {end.deviations.at(-1)?.text}</p>
+        <p className="text-sm text-muted">Noted: {lastDeviation && factText(lastDeviation, catalog)}</p>
       )}
     </>
   );
@@ -190,7 +198,7 @@ function More({ end }: { end: EndSheet }): ReactNode {
         { to: `${to}?work=shrink`, label: 'Adhesive shrink and strain relief', hint: 'on a made end' },
         { to: `${to}/batch`, label: 'Make several of the same', hint: 'one set-up, a tick for each piece' },
         {
-          to: `/api/runs/${id}/gauges.pdf?end=${end.id}&units=${units}`,
+          to: pathOf(routes.printGauges, { id, query: { end: end.id, units } }),
           label: 'Print its gauge 1:1',
           hint: 'PDF, with a 100 mm check bar',
           file: true,

@@ -1,4 +1,4 @@
-import type { RunDocument } from '@kobran/contract';
+import { routes } from '@kobran/contract';
 import {
   counted,
   defaultPractice,
@@ -6,6 +6,7 @@ import {
   faceOf,
   formatDecibels,
   formatLength,
+  noFacts,
   parseDecibels,
   parseLength,
   proposeRun,
@@ -17,7 +18,7 @@ import {
 import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
-import { ask, said } from '../../store/client.js';
+import { call, messageOf } from '../../store/client.js';
 import { useChange, useJob } from '../../store/queries.js';
 import { FaceDrawing } from '../../drawing/faces/FaceDrawing.js';
 import { usePreferences } from '../../ui/Preferences.js';
@@ -64,11 +65,11 @@ export function NewRunScreen(): ReactNode {
   const settled = useDeferredValue(wish);
   const design = useMemo(() => proposeRun(settled, catalog, practice), [settled, catalog, practice]);
   const sheet = useMemo(
-    () => evaluate(design, catalog, { practice, sweepPoints: 2 }),
+    () => evaluate(design, catalog, { facts: noFacts, practice, sweepPoints: 2 }),
     [design, catalog, practice],
   );
   const create = useChange((body: { id: string; design: typeof design }) =>
-    ask<RunDocument>('POST', `/api/jobs/${jobId}/runs`, body),
+    call(routes.createRun, { id: jobId, body }),
   );
 
   const set = (change: Partial<RunWish>): void => setWish((now) => ({ ...now, ...change }));
@@ -87,7 +88,7 @@ export function NewRunScreen(): ReactNode {
       { id, design },
       {
         onSuccess: (run) => void navigate(`/runs/${run.id}/plan`),
-        onError: (error) => toast.error(`${said(error)} What you entered stays here.`),
+        onError: (error) => toast.error(`${messageOf(error)} What you entered stays here.`),
       },
     );
   }

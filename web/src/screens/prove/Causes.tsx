@@ -1,17 +1,14 @@
 import {
   causeTests,
   fail,
-  latestReading,
   nextTests,
   rankCauses,
   withPriors,
-  readingValue,
   parsePlainNumber,
+  readingFindings,
   type Cause,
   type CausePrior,
-  type Facts,
   type Findings,
-  type ProofSheet,
   type Result,
   type TestId,
 } from '@kobran/core';
@@ -23,32 +20,7 @@ import { QuantityField } from '../../ui/QuantityField.js';
 
 const UNKNOWN = 'not looked at';
 const testIds = Object.keys(causeTests) as TestId[];
-/** Below this a meter beeps, ohm; above the other an end is dry. */
-const SHORT_OHM = 100;
-const DRY_OHM = 100e6;
 const SHOWN = 4;
-
-/** What the meter readings of the assemblies already say: the worst of each counts. */
-function fromReadings(proofs: readonly ProofSheet[], facts: Facts): Findings {
-  const read = (test: string): number[] =>
-    proofs.flatMap(({ pieceId, expectations }) =>
-      expectations
-        .filter((one) => one.test === test)
-        .flatMap(({ id }) => {
-          const reading = latestReading(facts, pieceId, id);
-          return reading ? [readingValue(reading)] : [];
-        }),
-    );
-  const insulation = read('insulation');
-  const loop = read('loop resistance');
-  const least = Math.min(...insulation);
-  return {
-    ...(insulation.length > 0
-      ? { insulation: least < SHORT_OHM ? 'short' : least < DRY_OHM ? 'leaky' : 'open' }
-      : {}),
-    ...(loop.length > 0 ? { continuity: Math.max(...loop) > 1000 ? 'open' : 'through' } : {}),
-  };
-}
 
 /** What is wrong? Causes ranked from everything seen so far, and the test which would separate them best. */
 export function Causes({
@@ -56,9 +28,9 @@ export function Causes({
 }: {
   swept: Pick<Findings, 'match' | 'loss' | 'echo'> | undefined;
 }): ReactNode {
-  const { sheet, facts } = useOpenRun();
+  const { sheet } = useOpenRun();
   const [said, setSaid] = useState<Partial<Record<TestId, string>>>({});
-  const known: Findings = { ...fromReadings(sheet.proofs, facts), ...swept };
+  const known: Findings = { ...readingFindings(sheet.proofs), ...swept };
   const answered = Object.fromEntries(
     testIds.flatMap((test) => {
       const answer = said[test] ?? known[test];

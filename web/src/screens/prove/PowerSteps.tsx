@@ -1,17 +1,11 @@
-import type { MeasuredPower } from '@kobran/contract';
-import {
-  bothEnds,
-  formatDecibels,
-  formatFrequency,
-  formatPower,
-  judgePowerSteps,
-  type PowerRecord,
-} from '@kobran/core';
+import { routes } from '@kobran/contract';
+import { formatPower, judgePowerSteps, factsOf, factText, type PowerStep } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import { ask } from '../../store/client.js';
+import { call } from '../../store/client.js';
 import { useDoing, useInstruments } from '../../store/useInstruments.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { Caution } from '../../ui/StagePage.js';
+import { useCatalog } from '../../store/Shop.js';
 import { sayMoment } from '../../ui/dates.js';
 import { MeterField } from '../../ui/unitFields.js';
 
@@ -20,9 +14,10 @@ const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
 /** Low power, then full: what must not change while the power rises. */
 export function PowerSteps(): ReactNode {
   const { facts, editor } = useOpenRun();
+  const catalog = useCatalog();
   const { service } = editor.design;
   if (service.powerW === 0) return null;
-  const steps = facts.log.flatMap(({ power, at, by, id }) => (power ? [{ power, at, by, id }] : []));
+  const steps = factsOf(facts, 'power step');
   const judged =
     steps.length === 0
       ? undefined
@@ -48,12 +43,12 @@ export function PowerSteps(): ReactNode {
       )}
       {steps.length > 0 && (
         <ul className="mt-2 divide-y divide-rule border-y border-rule">
-          {steps.map(({ power, at, by, id }) => (
-            <li key={id} className="figures flex flex-wrap justify-between gap-x-4 py-1.5">
-              <span>{sayStep(power)}</span>
+          {steps.map((step) => (
+            <li key={step.id} className="figures flex flex-wrap justify-between gap-x-4 py-1.5">
+              <span>{factText(step, catalog)}</span>
               <span className="text-sm text-muted">
-                {by ? `${by}, ` : ''}
-                {sayMoment(at)}
+                {step.by ? `${step.by}, ` : ''}
+                {sayMoment(step.at)}
               </span>
             </li>
           ))}
@@ -62,12 +57,6 @@ export function PowerSteps(): ReactNode {
       <Entry key={steps.length} />
     </section>
   );
-}
-
-function sayStep(power: PowerRecord): string {
-  const { swr, lossDb } = bothEnds(power);
-  const lost = lossDb === undefined ? '' : `, ${formatDecibels(lossDb)} lost`;
-  return `${formatPower(power.forwardW)} forward, ${formatPower(power.reflectedW)} back at ${formatFrequency(power.frequencyHz)}: SWR ${swr.toFixed(2)}${lost}`;
 }
 
 /** One step, typed from the meters or read from them. */
@@ -82,8 +71,7 @@ function Entry(): ReactNode {
   const [loadW, setLoad] = useState<number>();
   const [first] = service.bands;
   const frequencyHz = (first.lowHz + first.highHz) / 2;
-  const keep = (power: PowerRecord): void =>
-    writer.addLog({ kind: 'power step', about: '', text: sayStep(power), power });
+  const keep = (power: PowerStep): void => writer.add({ kind: 'power step', power });
   const field = (label: string, value: number | undefined, set: (to: number) => void): ReactNode => (
     <div className="w-28">
       <MeterField label={label} value={value} placeholder="5 W" onChange={set} />
@@ -94,7 +82,7 @@ function Entry(): ReactNode {
     <>
       <div className="mt-3 flex flex-wrap items-end gap-3">
         {field('Forward', forwardW, setForward)}
-        {field('Back', reflectedW, setReflected)}
+        {field('Reflected', reflectedW, setReflected)}
         {field('In the load', loadW, setLoad)}
         <button
           className="button min-h-9"
@@ -115,9 +103,9 @@ function Entry(): ReactNode {
               disabled={busy !== undefined}
               onClick={() =>
                 run('keying', async () => {
-                  const read = await ask<MeasuredPower>('POST', `/api/instruments/${meters.id}/power`, {
-                    frequencyHz,
-                    powerW,
+                  const read = await call(routes.readPower, {
+                    id: meters.id,
+                    body: { frequencyHz, powerW },
                   });
                   keep({ frequencyHz, ...read });
                 })

@@ -4,6 +4,7 @@ import {
   latestReading,
   parseDecibels,
   parseResistance,
+  stageHeadline,
   type ProofSheet,
 } from '@kobran/core';
 import type { ReactNode } from 'react';
@@ -24,20 +25,10 @@ const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
 /** Expected against read, assembly by assembly, with a verdict in words beside each reading. */
 export function ProveScreen(): ReactNode {
   const { sheet, editor, practice } = useOpenRun();
-  const all = sheet.proofs.flatMap(({ expectations }) => expectations);
-  const read = all.filter(({ reading }) => reading);
-  const failed = read.filter(({ judgement }) => judgement?.verdict === 'fail');
-  const headline =
-    all.length === 0
-      ? 'Nothing to read yet'
-      : failed.length > 0
-        ? `${failed.length} of ${read.length} readings ${failed.length === 1 ? 'fails' : 'fail'}`
-        : read.length === all.length
-          ? 'Every reading is in, none fails'
-          : `${all.length - read.length} of ${all.length} readings to take`;
+  const { units } = usePreferences();
   return (
     <StagePage
-      headline={headline}
+      headline={stageHeadline('prove', sheet, editor.design, units)}
       reason="Read each assembly on its own, before it is joined. A good SWR is never a pass: a wet cable looks better than a dry one."
     >
       {editor.design.antenna.dcShort && (
@@ -99,7 +90,8 @@ function Proof({ proof }: { proof: ProofSheet }): ReactNode {
                     expectation.test === 'insulation' ? 'OL, 200 Mohm' : isOhm ? '0.3 ohm' : '1.8 dB'
                   }
                   onChange={(value) =>
-                    writer.addReading({
+                    writer.add({
+                      kind: 'reading',
                       pieceId: proof.pieceId,
                       expectation: id,
                       value: value === Infinity ? null : value,

@@ -1,24 +1,22 @@
 import type { StoredTrace } from '@kobran/contract';
 import {
   delayAt,
-  distanceAt,
   driftOf,
-  echoOf,
-  echoPeaks,
   formatDecibels,
   formatLength,
   gated,
-  isUnexpected,
+  judgeEcho,
   judgeSweep,
+  lossOneWay,
   magnitudes,
   onRuler,
   phaseDriftOf,
-  placeOf,
   predictSweep,
   returnLossDb,
   type Complexes,
   type Echo,
   type EchoPeak,
+  type JudgedPeak,
   type Swept,
   type Trace,
 } from '@kobran/core';
@@ -27,7 +25,6 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { FrequencyChart, type Series } from '../../drawing/charts/FrequencyChart.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
-import { lossOneWay } from './lossOneWay.js';
 import { useCatalog } from '../../store/Shop.js';
 import { Standing } from './Standing.js';
 import { CircleChart } from '../../drawing/charts/CircleChart.js';
@@ -35,8 +32,6 @@ import { EchoChart } from '../../drawing/charts/EchoChart.js';
 import { traceOf } from '../../store/useTraces.js';
 
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
-/** Echoes below this are the joints of a sound run, dB. Common practice, no source. */
-const LOOK_AT_DB = 34;
 const MAX_PEAKS = 6;
 
 const returnLosses = (of: Complexes): Float64Array => magnitudes(of).map(returnLossDb);
@@ -231,27 +226,24 @@ function Since({
 /** What comes back from where; a place can be looked at alone. */
 function EchoSection({ trace, swept }: { trace: Trace; swept: Swept }): ReactNode {
   const { units } = usePreferences();
-  const [chosen, setChosen] = useState<EchoPeak>();
-  const echo = useMemo(() => echoOf(trace.s.s11, trace.frequencyHz), [trace]);
-  const predicted = useMemo(() => echoOf(swept.s11, trace.frequencyHz), [swept, trace]);
-  if (!echo.ok)
+  const [chosen, setChosen] = useState<JudgedPeak>();
+  const judged = useMemo(
+    () => judgeEcho(swept, { s11: trace.s.s11, frequencyHz: trace.frequencyHz }),
+    [swept, trace],
+  );
+  if (!judged.ok)
     return (
       <p className="mt-3 text-caution">
-        No echo from this sweep. {echo.problem.message} {echo.problem.remedy}
+        No echo from this sweep. {judged.problem.message} {judged.problem.remedy}
       </p>
     );
-  const { value } = echo;
+  const { echo, predicted, cellM, rangeM } = judged.value;
   const metres = (m: number): string => formatLength(m, { system: units });
-  const cellM = distanceAt(swept.ruler, value.resolutionS);
-  const rangeM = distanceAt(swept.ruler, value.rangeS);
-  const peaks = echoPeaks(value, swept.ruler, LOOK_AT_DB)
-    .filter(({ distanceM }) => distanceM <= swept.totalM * 1.05)
-    .slice(0, MAX_PEAKS);
+  const peaks = judged.value.peaks.slice(0, MAX_PEAKS);
   const toM = swept.totalM * 1.08;
-  const odd = peaks.filter((peak) => !predicted.ok || isUnexpected(peak, predicted.value, swept.ruler));
-  const worst = odd.at(0);
+  const worst = peaks.find(({ unexpected }) => unexpected);
   const summary = worst
-    ? `More than computed comes back from ${metres(worst.distanceM)}, ${placeOf(swept, worst.distanceM, cellM)}: return loss ${formatDecibels(worst.returnLossDb)}.`
+    ? `More than computed comes back from ${metres(worst.distanceM)}, ${worst.name}: return loss ${formatDecibels(worst.returnLossDb)}.`
     : 'Every place returns what was computed for it.';
   return (
     <div className="mt-4">
@@ -259,12 +251,12 @@ function EchoSection({ trace, swept }: { trace: Trace; swept: Swept }): ReactNod
         summary={summary}
         totalM={swept.totalM}
         places={swept.places}
-        measured={onRuler(value, swept.ruler, toM)}
-        predicted={predicted.ok ? onRuler(predicted.value, swept.ruler, toM) : undefined}
+        measured={onRuler(echo, swept.ruler, toM)}
+        predicted={predicted && onRuler(predicted, swept.ruler, toM)}
         chosenM={chosen?.distanceM}
       />
       <p className="text-sm text-muted">
-        {value.window}; two places nearer than {metres(cellM)} are one; beyond {metres(rangeM)} the echo folds
+        {echo.window}; two places nearer than {metres(cellM)} are one; beyond {metres(rangeM)} the echo folds
         back.
         {rangeM < swept.totalM && ' This run is longer than that: sweep with more points.'}
       </p>
@@ -278,19 +270,19 @@ function EchoSection({ trace, swept }: { trace: Trace; swept: Swept }): ReactNod
                 aria-pressed={chosen === peak}
                 onClick={() => setChosen(chosen === peak ? undefined : peak)}
               >
-                <span className={`figures ${odd.includes(peak) ? 'text-stop' : ''}`}>
+                <span className={`figures ${peak.unexpected ? 'text-stop' : ''}`}>
                   {metres(peak.distanceM)}
                 </span>
                 <span className="font-normal">
-                  {formatDecibels(peak.returnLossDb)}, {placeOf(swept, peak.distanceM, cellM)}
-                  {odd.includes(peak) ? ', not computed' : ''}
+                  {formatDecibels(peak.returnLossDb)}, {peak.name}
+                  {peak.unexpected ? ', not computed' : ''}
                 </span>
               </button>
             </li>
           ))}
         </ul>
       )}
-      {chosen && <Alone trace={trace} swept={swept} echo={value} peak={chosen} />}
+      {chosen && <Alone trace={trace} swept={swept} echo={echo} peak={chosen} />}
     </div>
   );
 }

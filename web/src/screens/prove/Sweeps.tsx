@@ -1,5 +1,6 @@
 import type { StoredTrace } from '@kobran/contract';
 import {
+  lossOneWay,
   farEndNames,
   farEnds,
   predictSweep,
@@ -18,7 +19,6 @@ import { SweepNow } from '../../frame/SweepNow.js';
 import { readTraceFile, traceOf, useTraces, type Traces, type TraceSetting } from '../../store/useTraces.js';
 import { Causes } from './Causes.js';
 import { SweepView } from './SweepView.js';
-import { lossOneWay } from './lossOneWay.js';
 
 /** Sweeps of the analyser: brought in as files, held against what was computed, laid on the ruler. */
 export function Sweeps(): ReactNode {

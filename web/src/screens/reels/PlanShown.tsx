@@ -163,20 +163,18 @@ function useBooking(plan: CuttingPlan, onBooked: () => void): [boolean, () => vo
     const cuts = plan.cables.flatMap(({ spans }) =>
       spans.flatMap(({ span, cuts: mine }) => (span.reel ? mine.map((cut) => ({ ...cut, span })) : [])),
     );
-    const pieces = (text: (from: string, lengthM: number) => string): BookCutting['pieces'] =>
+    const pieces = (): BookCutting['pieces'] =>
       cuts.map(({ piece, span }) => {
         const { runId, pieceId } = piece as PieceToCut;
-        const from = span.lot === '' ? span.name : `${span.name}, lot ${span.lot}`;
-        return { id: crypto.randomUUID(), runId, pieceId, text: text(from, piece.lengthM) };
+        const reel = span.lot === '' ? span.name : `${span.name}, lot ${span.lot}`;
+        return { id: crypto.randomUUID(), runId, pieceId, lengthM: piece.lengthM, reel };
       });
     const booked = await send({
       kind: 'cut',
       standing: touched.map(({ id }) => ({ id, version: versionOf(id) })),
       put,
       remove,
-      pieces: pieces(
-        (from, lengthM) => `cut to ${formatLength(lengthM, { system: 'metric', digits: 3 })} from ${from}`,
-      ),
+      pieces: pieces(),
     });
     if (!booked) return;
     onBooked();
@@ -196,7 +194,7 @@ function useBooking(plan: CuttingPlan, onBooked: () => void): [boolean, () => vo
             ],
             put: touched,
             remove: added,
-            pieces: pieces((from) => `not cut after all; the cable is back on ${from}`),
+            pieces: pieces(),
           }),
       },
     });

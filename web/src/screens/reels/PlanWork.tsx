@@ -1,4 +1,4 @@
-import { formatLength, parseLength, type PieceToCut } from '@kobran/core';
+import { formatLength, parseLength, usualPlan, type PieceToCut } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import type { PlanNews } from '../../background/planWork.js';
 import type { useCuttingPlan } from '../../background/useCuttingPlan.js';
@@ -7,9 +7,6 @@ import { useShop } from '../../store/Shop.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 
-/** A remnant of this length still makes a jumper, m; length of a reel in the trade, m. Common practice, no source. */
-const USEFUL_M = 0.5;
-const REEL_M = 100;
 /** Time for the proof, s. */
 const LIMIT_S = 9;
 
@@ -23,8 +20,8 @@ export function PlanWork({
 }): ReactNode {
   const { catalog } = useShop();
   const { units } = usePreferences();
-  const [usefulM, setUseful] = useState(USEFUL_M);
-  const [buyM, setBuy] = useState(REEL_M);
+  const [usefulM, setUseful] = useState(usualPlan.usefulM);
+  const [buyM, setBuy] = useState(usualPlan.buyM);
   const { state } = solver;
   return (
     <div className="mt-4 print:hidden">

@@ -2,7 +2,7 @@ import type { JobDocument } from '@kobran/contract';
 import { formatLength, piecesToCut, type PieceToCut } from '@kobran/core';
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { useParams } from 'react-router';
-import { said } from '../../store/client.js';
+import { messageOf } from '../../store/client.js';
 import { useJob } from '../../store/queries.js';
 import { useCuttingPlan, type PlanState } from '../../background/useCuttingPlan.js';
 import { usePreferences } from '../../ui/Preferences.js';
@@ -22,7 +22,7 @@ export function ReelsScreen(): ReactNode {
   }, []);
   if (job) return <ReelsOf job={job} />;
   return error ? (
-    <Message title={said(error)} action={{ label: 'Go to the board', to: '/' }} />
+    <Message title={messageOf(error)} action={{ label: 'Go to the board', to: '/' }} />
   ) : (
     <Message title="One moment…" />
   );
@@ -32,15 +32,7 @@ function ReelsOf({ job }: { job: JobDocument }): ReactNode {
   const { catalog } = useShop();
   const { units } = usePreferences();
   const solver = useCuttingPlan();
-  const wanted = useMemo(
-    () =>
-      piecesToCut(
-        job.runs.map(({ id, design, readings, log }) => ({ id, design, facts: { readings, log } })),
-        catalog,
-        job.practice,
-      ),
-    [job, catalog],
-  );
+  const wanted = useMemo(() => piecesToCut(job.runs, catalog, job.practice), [job, catalog]);
   return (
     <div className="min-h-screen">
       <TopBar crumbs={[{ label: job.name, to: `/?job=${job.id}` }, { label: 'Reels and cutting plan' }]} />

@@ -46,14 +46,13 @@ function Repair({ end }: { end: EndSheet }): ReactNode {
   const [typedM, setTypedM] = useState<number>();
   const proposed = cutBack(kind, damagedM, end.part, end.gauge);
   const lostM = typedM ?? proposed.lostM;
-  const result = shorten(editor.design, catalog, end.pieceId, lostM, { facts, practice });
+  const result = shorten(editor.design, catalog, { pieceId: end.pieceId, lostM }, { facts, practice });
   const small = (metres: number): string => formatLength(metres, { system: units, small: true });
 
   function takeIt(): void {
-    writer.addLog({
+    writer.add({
       kind: 'damaged',
-      about: end.id,
-      text: `${damages[kind].label}: ${small(lostM)} of finished length cut off`,
+      endId: end.id,
       end: {
         part: end.part.id,
         cable: end.cable.id,

@@ -3,6 +3,7 @@ import {
   freshId,
   legKinds,
   parseLength,
+  stageHeadline,
   zones,
   type Leg,
   type LegKind,
@@ -28,12 +29,7 @@ export function RouteScreen(): ReactNode {
   const { sheet, editor } = useOpenRun();
   const { units } = usePreferences();
   const { legs } = editor.design;
-  const { route, totalM } = sheet;
-  const say = (metres: number): string => formatLength(metres, { system: units });
-  const headline =
-    legs.length === 0
-      ? 'No route yet: where does the run go?'
-      : `The route asks for ${say(route.total.value)}; the run is ${say(totalM)}`;
+  const { route } = sheet;
   const set = (next: Leg[]): void => editor.change([{ op: 'set legs', legs: next }]);
   const add = (): void =>
     set([
@@ -54,7 +50,7 @@ export function RouteScreen(): ReactNode {
   };
   return (
     <StagePage
-      headline={headline}
+      headline={stageHeadline('route', sheet, editor.design, units)}
       reason={
         legs.length > 0
           ? undefined
@@ -101,12 +97,7 @@ export function RouteScreen(): ReactNode {
           <Plus size={16} aria-hidden /> Add a leg
         </button>
         {legs.length > 0 && (
-          <DoneButton
-            kind="routed"
-            label="The run is pulled"
-            done="Pulled along its legs"
-            text={`pulled along ${legs.length} legs`}
-          />
+          <DoneButton fact={{ kind: 'installed' }} label="Mark as installed" done="Installed" />
         )}
       </div>
     </StagePage>

@@ -1,4 +1,4 @@
-import { formatLength, type WrapSheet } from '@kobran/core';
+import { formatLength, stageHeadline, type WrapSheet } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
@@ -11,22 +11,14 @@ import { DoneButton } from '../../frame/DoneButton.js';
 import { usePractice } from '../../store/usePractice.js';
 import { WrapDrawing } from './WrapDrawing.js';
 
-/** Each exposed joint’s profile with its wrap, and the tape to tear off. */
+/** Each exposed joint’s profile with its wrap, and the tape to cut. */
 export function SealScreen(): ReactNode {
-  const { sheet } = useOpenRun();
+  const { sheet, editor } = useOpenRun();
   const { units } = usePreferences();
   const [practice, setPractice] = usePractice();
-  const open = sheet.wraps.filter(({ sealed }) => !sealed);
-  const tapeM = open.reduce((sum, { wrap }) => sum + wrap.rubber.value, 0);
-  const headline =
-    sheet.wraps.length === 0
-      ? 'Every joint stays dry: nothing to wrap'
-      : open.length === 0
-        ? 'Every exposed joint is wrapped'
-        : `${open.length} ${open.length === 1 ? 'joint' : 'joints'} to wrap, ${formatLength(tapeM, { system: units })} of rubber tape`;
   return (
     <StagePage
-      headline={headline}
+      headline={stageHeadline('seal', sheet, editor.design, units)}
       reason="Vinyl tape alone is not a seal, nor is plain heat-shrink. Never wrap a wet or frozen joint."
     >
       {sheet.wraps.length > 0 && (
@@ -67,7 +59,7 @@ function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
       <div>
         <Rows
           rows={[
-            ['Rubber to tear off', <FigureText key="r" figure={wrap.rubber} className="text-lg font-bold" />],
+            ['Rubber to cut', <FigureText key="r" figure={wrap.rubber} className="text-lg font-bold" />],
             ['Vinyl over it', <FigureText key="v" figure={wrap.vinyl} />],
             ['Wrapped length', <FigureText key="l" figure={wrap.length} />],
             ['Finished diameter', <FigureText key="d" figure={wrap.finishedDiameter} />],
@@ -83,11 +75,9 @@ function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
         </ol>
         <div className="mt-3">
           <DoneButton
-            kind="sealed"
-            about={jointId}
-            label={`J${number} is wrapped`}
-            done="Wrapped"
-            text={`${wrap.rubberPasses} passes of rubber, vinyl over it`}
+            fact={{ kind: 'sealed', jointId, passes: wrap.rubberPasses }}
+            label={`Mark J${number} as sealed`}
+            done="Sealed"
           />
         </div>
       </div>

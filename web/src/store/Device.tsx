@@ -1,0 +1,162 @@
+import { routes, upgradedFact, type AddTrace } from '@kobran/contract';
+import type { Fact, FactBody, Facts } from '@kobran/core';
+import { useQueryClient } from '@tanstack/react-query';
+import {
+  createContext,
+  use,
+  useEffect,
+  useMemo,
+  useState,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react';
+import { toast } from 'sonner';
+import { Message } from '../ui/Message.js';
+import { usePreferences } from '../ui/Preferences.js';
+import { call, Refused, Unreachable } from './client.js';
+import { IndexedKeeper, MemoryKeeper, NotKept, type Keeper } from './kept/keeper.js';
+import { moveOldStore } from './kept/moveOldStore.js';
+import { browserTabs, type Tabs } from './kept/tabs.js';
+import { Outbox, type Delivery, type OutboxState, type Parcel } from './outbox.js';
+import { runKey, tracesKey } from './queries.js';
+
+/** What belongs to this device: its store, its tabs, and what it still has to send. */
+interface Device {
+  keeper: Keeper;
+  tabs: Tabs;
+  outbox: Outbox;
+}
+
+const Context = createContext<Device | undefined>(undefined);
+
+export const later = (ms: number, act: () => void): (() => void) => {
+  const timer = setTimeout(act, ms);
+  return () => clearTimeout(timer);
+};
+
+export const warn = (message: string): void =>
+  void toast.warning(message, { id: message, duration: Infinity, closeButton: true });
+
+/** Opens the store of this device; where the browser forbids it, it lasts as long as the page. */
+async function openKeeper(): Promise<Keeper> {
+  const keeper = new IndexedKeeper();
+  try {
+    await keeper.put('opened', new Date().toISOString());
+    return keeper;
+  } catch (error) {
+    // A full store still gives out what it has; a forbidden one has nothing.
+    if (error instanceof NotKept) warn(error.message);
+    return error instanceof NotKept && error.trouble === 'full' ? keeper : new MemoryKeeper();
+  }
+}
+
+async function deliver(parcel: Parcel): Promise<Delivery> {
+  try {
+    if (parcel.kind === 'fact') await call(routes.addFact, { id: parcel.runId, body: parcel.body });
+    else await call(routes.addTrace, { id: parcel.runId, body: parcel.body });
+    return { kind: 'done' };
+  } catch (error) {
+    if (error instanceof Unreachable) return { kind: 'away' };
+    if (!(error instanceof Refused)) throw error;
+    return error.status >= 500 ? { kind: 'failed' } : { kind: 'refused', problem: error.problem };
+  }
+}
+
+/** Opens the device before anything is shown that is kept on it. */
+export function DeviceProvider({ children }: { children: ReactNode }): ReactNode {
+  const queries = useQueryClient();
+  const [device, setDevice] = useState<Device>();
+  useEffect(() => {
+    let outbox: Outbox | undefined;
+    let over = false;
+    void (async () => {
+      const [keeper, tabs] = await Promise.all([openKeeper(), browserTabs()]);
+      await moveOldStore(localStorage, keeper, upgradedFact, new Date().toISOString());
+      outbox = new Outbox({
+        keeper,
+        tabs,
+        later,
+        warn,
+        check: async (value) => (await import('./readParcel.js')).readParcel(value),
+        deliver: async (parcel) => {
+          const delivery = await deliver(parcel);
+          if (delivery.kind === 'done')
+            await queries.invalidateQueries({
+              queryKey: parcel.kind === 'trace' ? tracesKey(parcel.runId) : runKey(parcel.runId),
+            });
+          return delivery;
+        },
+      });
+      if (over) return;
+      setDevice({ keeper, tabs, outbox });
+      await outbox.start();
+    })();
+    return () => {
+      over = true;
+      outbox?.stop();
+    };
+  }, [queries]);
+  if (!device) return <Message title="One moment…" />;
+  return <Context value={device}>{children}</Context>;
+}
+
+export function useDevice(): Device {
+  const device = use(Context);
+  if (!device) throw new Error('useDevice outside its provider');
+  return device;
+}
+
+export function useOutbox(): OutboxState & Pick<Outbox, 'retry' | 'discard'> {
+  const { outbox } = useDevice();
+  const state = useSyncExternalStore(outbox.subscribe, outbox.snapshot);
+  return useMemo(
+    () => ({
+      ...state,
+      retry: (aside) => outbox.retry(aside),
+      discard: (aside) => outbox.discard(aside),
+    }),
+    [state, outbox],
+  );
+}
+
+/** How many entries the server has not got yet. */
+export const useWaitingCount = (): number => useOutbox().waiting.length;
+
+/** Sweeps of a run which the server has not got yet. */
+export function useWaitingTraces(runId: string): AddTrace[] {
+  const { waiting } = useOutbox();
+  return useMemo(
+    () => waiting.flatMap((item) => (item.kind === 'trace' && item.runId === runId ? [item.body] : [])),
+    [waiting, runId],
+  );
+}
+
+/** The facts of a run: what the server has, and what is on its way. */
+export function useFacts(runId: string, kept: Facts): Facts {
+  const { waiting } = useOutbox();
+  return useMemo(() => {
+    const known = new Set(kept.map(({ id }) => id));
+    const mine = waiting.flatMap((item) =>
+      item.kind === 'fact' && item.runId === runId && !known.has(item.body.id) ? [item.body] : [],
+    );
+    return mine.length === 0 ? kept : [...kept, ...mine];
+  }, [kept, waiting, runId]);
+}
+
+export interface FactWriter {
+  add: (fact: FactBody) => void;
+  addTrace: (trace: Omit<AddTrace, 'id' | 'by' | 'at'>) => void;
+}
+
+/** Writes facts of a run, signed with the name set at this device and the time now. */
+export function useFactWriter(runId: string): FactWriter {
+  const { outbox } = useDevice();
+  const { name } = usePreferences();
+  return useMemo(() => {
+    const signed = () => ({ id: crypto.randomUUID(), by: name.trim(), at: new Date().toISOString() });
+    return {
+      add: (fact) => void outbox.put({ runId, kind: 'fact', body: { ...signed(), ...fact } as Fact }),
+      addTrace: (trace) => void outbox.put({ runId, kind: 'trace', body: { ...signed(), ...trace } }),
+    };
+  }, [outbox, runId, name]);
+}

@@ -1,0 +1,183 @@
+import type { ApiProblem } from '@kobran/contract';
+import { applyChange, type Change, type Design } from '@kobran/core';
+import { edited, historyOf, redone, undone, type History } from './history.js';
+
+/** A design as the server has it. */
+export interface Versioned {
+  version: number;
+  design: Design;
+}
+
+export type SaveState =
+  | { kind: 'saved' }
+  | { kind: 'saving' }
+  | { kind: 'offline' }
+  | { kind: 'refused'; problem: ApiProblem }
+  | { kind: 'conflict'; theirs: Versioned };
+
+/** What became of a write: saved, changed elsewhere meanwhile, refused, or the server could not be asked. */
+export type Saving =
+  | { kind: 'saved'; saved: Versioned }
+  | { kind: 'conflict'; theirs: Versioned }
+  | { kind: 'refused'; problem: ApiProblem }
+  | { kind: 'away' };
+
+export interface EditorPorts {
+  save: (wish: Versioned) => Promise<Saving>;
+  /** Keeps edits on this device until the server has them; `undefined` when it has. */
+  keepDraft: (draft: Versioned | undefined) => void;
+  /** Does something later. @returns how not to */
+  later: (ms: number, act: () => void) => () => void;
+}
+
+export interface EditorState {
+  design: Design;
+  save: SaveState;
+  canUndo: boolean;
+  canRedo: boolean;
+}
+
+const PAUSE_MS = 400;
+const RETRY_MS = 2_500;
+
+const same = (x: Design, y: Design): boolean => x === y || JSON.stringify(x) === JSON.stringify(y);
+
+/**
+ * The design of a run under edit: undo and redo, autosave with versions, kept on this device until the server has it.
+ *
+ * One write is under way at a time; what is changed meanwhile is written next. A write on an older version asks which of the two shall
+ * stand; one that is refused waits for the next change.
+ */
+export class DesignEditor {
+  private history: History;
+  /** What the server has, as far as is known; the version edits are made on. */
+  private base: Versioned;
+  private save: SaveState = { kind: 'saved' };
+  private sending = false;
+  private cancel: () => void = () => undefined;
+  private readonly listeners = new Set<() => void>();
+  private state: EditorState;
+
+  /**
+   * @param known the run as it was read
+   * @param draft edits of before, which the server may not have
+   */
+  constructor(
+    known: Versioned,
+    draft: Versioned | undefined,
+    private readonly ports: EditorPorts,
+  ) {
+    this.history = draft ? edited(historyOf(known.design), draft.design) : historyOf(known.design);
+    this.base = { version: draft?.version ?? known.version, design: known.design };
+    this.state = this.look();
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly snapshot = (): EditorState => this.state;
+
+  /** Begins to write what is unsaved, or goes on after a stop. */
+  start(): void {
+    this.schedule();
+  }
+
+  /** Writes nothing any more; what is unsaved stays as the draft. */
+  stop(): void {
+    this.cancel();
+  }
+
+  change(changes: readonly Change[]): void {
+    this.move(edited(this.history, changes.reduce(applyChange, this.history.present)));
+  }
+
+  undo(): void {
+    this.move(undone(this.history));
+  }
+
+  redo(): void {
+    this.move(redone(this.history));
+  }
+
+  /** The server has this now: it is shown when nothing of ours is unsaved, one undo away from what was here. */
+  serverHas(known: Versioned): void {
+    if (this.isDirty() || known.version <= this.base.version) return;
+    this.base = known;
+    this.history = edited(this.history, known.design);
+    this.show();
+  }
+
+  /** Of a conflict: ours is written over theirs, which stays one version back. */
+  keepMine(): void {
+    if (this.save.kind !== 'conflict') return;
+    this.base = this.save.theirs;
+    this.save = { kind: 'saved' };
+    this.schedule();
+  }
+
+  /** Of a conflict: theirs is shown, ours is one undo away. */
+  takeTheirs(): void {
+    if (this.save.kind !== 'conflict') return;
+    const { theirs } = this.save;
+    this.base = theirs;
+    this.save = { kind: 'saved' };
+    this.history = edited(this.history, theirs.design);
+    this.schedule();
+  }
+
+  private isDirty(): boolean {
+    return !same(this.history.present, this.base.design);
+  }
+
+  private move(history: History): void {
+    if (history === this.history) return;
+    this.history = history;
+    if (this.save.kind === 'refused') this.save = { kind: 'saved' };
+    this.schedule();
+  }
+
+  /** Keeps the draft, and writes after a pause unless a person has to decide first. */
+  private schedule(): void {
+    this.cancel();
+    const dirty = this.isDirty();
+    this.ports.keepDraft(dirty ? { version: this.base.version, design: this.history.present } : undefined);
+    const stands = this.save.kind === 'conflict' || this.save.kind === 'refused';
+    if (dirty && !stands && !this.sending)
+      this.cancel = this.ports.later(
+        this.save.kind === 'offline' ? RETRY_MS : PAUSE_MS,
+        () => void this.send(),
+      );
+    this.show();
+  }
+
+  private async send(): Promise<void> {
+    const wish = { version: this.base.version, design: this.history.present };
+    this.sending = true;
+    if (this.save.kind !== 'offline') this.save = { kind: 'saving' };
+    this.show();
+    const answer = await this.ports.save(wish);
+    this.sending = false;
+    if (answer.kind === 'saved') {
+      this.base = { version: answer.saved.version, design: wish.design };
+      this.save = { kind: 'saved' };
+    } else this.save = answer.kind === 'away' ? { kind: 'offline' } : answer;
+    this.schedule();
+  }
+
+  private look(): EditorState {
+    const { present, past, future } = this.history;
+    return {
+      design: present,
+      save: this.isDirty() && this.save.kind === 'saved' ? { kind: 'saving' } : this.save,
+      canUndo: past.length > 0,
+      canRedo: future.length > 0,
+    };
+  }
+
+  private show(): void {
+    this.state = this.look();
+    for (const listener of this.listeners) listener();
+  }
+}

@@ -1,0 +1,213 @@
+import type { AddTrace, ApiProblem } from '@kobran/contract';
+import { isObject, type Fact } from '@kobran/core';
+import type { Keeper } from './kept/keeper.js';
+import { NotKept } from './kept/keeper.js';
+import { ASIDE, OUTBOX, asideKey, outboxKey } from './kept/keys.js';
+import type { Tabs } from './kept/tabs.js';
+
+/** A fact or a sweep on its way to the server. Each carries its own id, so that one sent twice is kept once. */
+export type Parcel = { runId: string } & ({ kind: 'fact'; body: Fact } | { kind: 'trace'; body: AddTrace });
+
+/** A parcel which the server refused, or an entry which cannot be read. */
+export interface Aside {
+  key: string;
+  /** Nothing when it cannot be read. */
+  parcel: Parcel | undefined;
+  /** As it stands in the store. */
+  value: unknown;
+  why: string;
+}
+
+/** What became of a parcel: the server has it, it will never take it, or it could not be asked. */
+export type Delivery =
+  { kind: 'done' } | { kind: 'refused'; problem: ApiProblem } | { kind: 'failed' } | { kind: 'away' };
+
+/** An entry of the store as it was read, or why it is none. */
+export type ReadParcel = { ok: true; parcel: Parcel } | { ok: false; why: string };
+
+export interface OutboxPorts {
+  keeper: Keeper;
+  tabs: Pick<Tabs, 'alone' | 'tell' | 'hear'>;
+  deliver: (parcel: Parcel) => Promise<Delivery>;
+  /** Checks an entry of the store. @throws when the rules are not at hand: then it is looked at later */
+  check: (value: unknown) => Promise<ReadParcel>;
+  /** Does something later. @returns how not to */
+  later: (ms: number, act: () => void) => () => void;
+  /** Something a person must know. */
+  warn: (message: string) => void;
+}
+
+/** What a screen sees of it. */
+export interface OutboxState {
+  waiting: readonly Parcel[];
+  aside: readonly Aside[];
+}
+
+const NEWS = 'outbox';
+const RETRY_MS = 2_500;
+
+/**
+ * Keeps facts and sweeps on this device until the server has them, whichever tab they were made in.
+ *
+ * Each stands under a key of its own, so tabs do not write over each other; only one tab at a time sends. One which the server refuses is set
+ * aside with the reason, one which fails is tried again, and the others go on.
+ */
+export class Outbox {
+  /** By key, oldest first. */
+  private parcels = new Map<string, Parcel>();
+  private aside: readonly Aside[] = [];
+  /** Made in this tab, and not in the store since that is full or forbidden. */
+  private readonly unkept = new Map<string, Parcel>();
+  private readonly listeners = new Set<() => void>();
+  private state: OutboxState = { waiting: [], aside: [] };
+  private sending = false;
+  private again = false;
+  private cancelRetry: () => void = () => undefined;
+  private stopHearing: () => void = () => undefined;
+
+  constructor(private readonly ports: OutboxPorts) {}
+
+  /** Reads what waits and begins to send. */
+  async start(): Promise<void> {
+    this.stopHearing = this.ports.tabs.hear((news) => {
+      if (news === NEWS) void this.refresh();
+    });
+    await this.refresh();
+    this.send();
+  }
+
+  stop(): void {
+    this.stopHearing();
+    this.cancelRetry();
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly snapshot = (): OutboxState => this.state;
+
+  /** Takes a parcel; it is shown at once, kept next, and sent then. */
+  async put(parcel: Parcel): Promise<void> {
+    const key = outboxKey(parcel.body.at, parcel.body.id);
+    this.unkept.set(key, parcel);
+    this.show();
+    try {
+      await this.ports.keeper.put(key, parcel);
+      this.parcels.set(key, parcel);
+      this.unkept.delete(key);
+      this.ports.tabs.tell(NEWS);
+    } catch (error) {
+      if (!(error instanceof NotKept)) throw error;
+      this.ports.warn(error.message);
+    }
+    this.send();
+  }
+
+  /** Offers what was set aside once more. */
+  async retry({ key, parcel }: Aside): Promise<void> {
+    if (parcel) await this.ports.keeper.put(outboxKey(parcel.body.at, parcel.body.id), parcel);
+    await this.discard({ key });
+    this.send();
+  }
+
+  /** Gives up what was set aside: somebody has decided. */
+  async discard({ key }: Pick<Aside, 'key'>): Promise<void> {
+    await this.ports.keeper.remove(key);
+    await this.refresh();
+    this.ports.tabs.tell(NEWS);
+  }
+
+  private send(): void {
+    this.cancelRetry();
+    if (this.sending) {
+      this.again = true;
+      return;
+    }
+    this.sending = true;
+    void this.ports.tabs
+      .alone(NEWS, () => this.round())
+      .then((complete) => {
+        this.sending = false;
+        if (this.again) {
+          this.again = false;
+          this.send();
+        } else if (!complete) this.cancelRetry = this.ports.later(RETRY_MS, () => this.send());
+      });
+  }
+
+  /** Sends everything once, oldest first. @returns whether all of it was settled */
+  private async round(): Promise<boolean> {
+    let complete = await this.refresh();
+    for (const [key, parcel] of [...this.parcels, ...this.unkept]) {
+      const delivery = await this.ports.deliver(parcel);
+      if (delivery.kind === 'away') return false;
+      if (delivery.kind === 'failed') complete = false;
+      else await this.settle(key, parcel, delivery);
+    }
+    return complete;
+  }
+
+  private async settle(key: string, parcel: Parcel, delivery: Delivery): Promise<void> {
+    if (delivery.kind === 'refused') {
+      const { message, remedy } = delivery.problem;
+      await this.ports.keeper.put(asideKey(key), { parcel, why: `${message} ${remedy}` });
+      this.ports.warn(`The server refused an entry. It is set aside here. ${message} ${remedy}`);
+    }
+    this.unkept.delete(key);
+    await this.ports.keeper.remove(key);
+    this.parcels.delete(key);
+    this.show();
+    this.ports.tabs.tell(NEWS);
+  }
+
+  /** Looks at the store again. @returns whether that was possible: without the server its rules may not be at hand */
+  private async refresh(): Promise<boolean> {
+    try {
+      await this.read();
+      return true;
+    } catch (error) {
+      if (error instanceof TypeError) return false; // What a browser throws when a script does not come.
+      throw error;
+    }
+  }
+
+  /** Reads the store; an entry which is none is set aside, and the others work. */
+  private async read(): Promise<void> {
+    const parcels = new Map<string, Parcel>();
+    for (const [key, value] of await this.ports.keeper.entries(OUTBOX)) {
+      // What this tab has looked at before is not looked at again: a parcel never changes.
+      const known = this.parcels.get(key);
+      const read = known ? { ok: true as const, parcel: known } : await this.ports.check(value);
+      if (read.ok) parcels.set(key, read.parcel);
+      else {
+        await this.ports.keeper.put(asideKey(key), { value, why: read.why });
+        await this.ports.keeper.remove(key);
+        this.ports.warn(`An entry kept on this device cannot be read. It is set aside. ${read.why}`);
+      }
+    }
+    this.parcels = parcels;
+    const aside: Aside[] = [];
+    for (const [key, value] of await this.ports.keeper.entries(ASIDE))
+      aside.push(await this.asideOf(key, value));
+    this.aside = aside;
+    this.show();
+  }
+
+  private async asideOf(key: string, value: unknown): Promise<Aside> {
+    const entry = isObject(value) ? value : {};
+    const read = entry.parcel === undefined ? undefined : await this.ports.check(entry.parcel);
+    return {
+      key,
+      value,
+      parcel: read?.ok ? read.parcel : undefined,
+      why: typeof entry.why === 'string' ? entry.why : 'Nobody knows why.',
+    };
+  }
+
+  private show(): void {
+    this.state = { waiting: [...this.parcels.values(), ...this.unkept.values()], aside: this.aside };
+    for (const listener of this.listeners) listener();
+  }
+}

@@ -1,0 +1,22 @@
+import { AddTrace, readAs, readFact } from '@kobran/contract';
+import { isObject } from '@kobran/core';
+import type { ReadParcel } from './outbox.js';
+
+/** Checks an entry of the outbox by the rules of the contract; a script of its own, fetched when something waits. */
+export function readParcel(value: unknown): ReadParcel {
+  if (!isObject(value) || typeof value.runId !== 'string') return { ok: false, why: 'It names no run.' };
+  const { runId, kind, body } = value;
+  if (kind === 'fact') {
+    const read = readFact(body);
+    return read.ok
+      ? { ok: true, parcel: { runId, kind, body: read.fact } }
+      : { ok: false, why: read.problems[0].message };
+  }
+  if (kind === 'trace') {
+    const read = readAs(AddTrace, isObject(body) ? body : {});
+    return read.ok
+      ? { ok: true, parcel: { runId, kind, body: read.value } }
+      : { ok: false, why: read.problems[0].message };
+  }
+  return { ok: false, why: `“${String(kind)}” is neither a fact nor a sweep.` };
+}
