@@ -2,7 +2,7 @@ import type { RunDocument } from '@kobran/contract';
 import { readBench } from '@kobran/contract';
 import { BENCH_SCHEMA, deviceOn } from '@kobran/core';
 import type { APIRequestContext, Page } from '@playwright/test';
-import { demo, expect, saved, test } from './server.js';
+import { alone, demo, expect, saved, test } from './server.js';
 
 const hands = { far: 'load', rained: false, wiggled: false };
 const idOf = (run: string): string => run.slice('/runs/'.length);
@@ -27,8 +27,9 @@ async function calibrate(page: Page): Promise<void> {
 test('a jumper is trimmed with the simulated analyser: laid down, calibrated, read and cut until it is done', async ({
   page,
   baseURL,
+  site,
 }) => {
-  await page.goto(`${baseURL}${demo.phasing}/cut`);
+  await page.goto(`${baseURL}${(await site('phasing')).path}/cut`);
   const coach = page.getByRole('region', { name: 'Trim coach for Upper leg' });
   await coach.getByRole('button', { name: /^Practise: lay 1\.6\d\d m/ }).click();
   await calibrate(page);
@@ -51,9 +52,12 @@ test('a crushed spot is found: swept on the bench, it shows on the ruler where i
   page,
   baseURL,
   request,
+  site,
 }) => {
   const url = baseURL ?? '';
-  const { design } = (await (await request.get(`${url}/api/runs/${idOf(demo.vhf)}`)).json()) as RunDocument;
+  const { design } = (await (
+    await request.get(`${url}/api/runs/${idOf((await site('vhf')).path)}`)
+  ).json()) as RunDocument;
   const crushed = (seed: number): number | undefined => {
     const read = readBench({ ...hands, schema: BENCH_SCHEMA, design, catalog: [], pieceId: 'main', seed });
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
@@ -63,12 +67,12 @@ test('a crushed spot is found: swept on the bench, it shows on the ruler where i
   let seed = 1;
   while (crushed(seed) === undefined) seed++;
   const atM = crushed(seed) ?? 0;
-  await lay(request, url, demo.vhf, 'main', seed);
+  await lay(request, url, (await site('vhf')).path, 'main', seed);
 
   await page.goto(`${url}/instruments`);
   await calibrate(page);
   await expect(page.getByText('Calibrated for this sweep')).toBeVisible();
-  await page.goto(`${url}${demo.vhf}/prove`);
+  await page.goto(`${url}${(await site('vhf')).path}/prove`);
   await page.getByRole('button', { name: 'Sweep now' }).click();
   await expect(page.getByRole('radio', { name: /sweep 3/ })).toBeChecked();
   const found = page.getByText(/comes back from \d+\.\d+ m, in the cable/);
@@ -80,13 +84,13 @@ test('a crushed spot is found: swept on the bench, it shows on the ruler where i
   await expect(page.getByText(/^Crushed or kinked cable, \d+\.\d+ m from the near end/)).toBeVisible();
 });
 
-test('a run is proved with the instruments and handed over', async ({ page, baseURL, request }) => {
+test('a run is proved with the instruments and handed over', async ({ page, baseURL, request, site }) => {
   const url = baseURL ?? '';
   for (const piece of ['jumper', 'main']) {
-    await lay(request, url, demo.uhf, piece, 0);
+    await lay(request, url, (await site('uhf')).path, piece, 0);
     await page.goto(`${url}/instruments`);
     await page.getByRole('button', { name: 'Zero the leads' }).click();
-    await page.goto(`${url}${demo.uhf}/prove`);
+    await page.goto(`${url}${(await site('uhf')).path}/prove`);
     const reads = page.getByRole('button', { name: /^Read it/ });
     await expect(reads).toHaveCount(3);
     for (let k = 0; k < 3; k++) {
@@ -95,7 +99,7 @@ test('a run is proved with the instruments and handed over', async ({ page, base
     }
   }
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Every reading is in, none fails');
-  await lay(request, url, demo.uhf, '', 0);
+  await lay(request, url, (await site('uhf')).path, '', 0);
   await page.reload();
   await page.getByRole('button', { name: 'Key 5 W and read' }).click();
   await expect(page.getByText(/full power is 10 W and was not tried/)).toBeVisible();
@@ -105,7 +109,7 @@ test('a run is proved with the instruments and handed over', async ({ page, base
   await page.getByRole('button', { name: 'Make it the birth record' }).click();
   await expect(page.getByText('birth record', { exact: true })).toBeVisible();
   await saved(page);
-  await page.goto(`${url}${demo.uhf}/handover`);
+  await page.goto(`${url}${(await site('uhf')).path}/handover`);
   await expect(page.getByText(/W forward, .* back at/).first()).toBeVisible();
 });
 
@@ -126,27 +130,26 @@ test('an instrument that is not there, or not allowed, is said with what to do',
   await expect(page.getByRole('alert')).toContainText('from 1 to 65535');
 });
 
-test('a sweep taken while the server is away waits on this device and is kept', async ({
-  page,
-  kobran,
-  baseURL,
-}) => {
-  await page.goto(`${baseURL}${demo.uhf}/prove`);
-  await expect(page.getByText('or drop files here')).toBeVisible();
-  await page.waitForLoadState('networkidle');
-  await kobran.kill();
-  const lines = Array.from({ length: 50 }, (_, k) => `${100 + k} 0.1 0`).join('\n');
-  await page.getByLabel('Bring in .s1p or .s2p').setInputFiles({
-    name: 'away.s1p',
-    mimeType: 'text/plain',
-    buffer: Buffer.from(`# MHz S RI R 50\n${lines}\n`),
-  });
-  await expect(page.getByRole('radio', { name: /away\.s1p/ })).toBeChecked();
-  await kobran.start();
-  await page.reload();
-  await expect(page.getByRole('radio', { name: /away\.s1p/ })).toBeVisible();
-  await saved(page);
-  await page.evaluate(() => localStorage.clear());
-  await page.reload();
-  await expect(page.getByRole('radio', { name: /away\.s1p/ })).toBeVisible();
-});
+alone(
+  'a sweep taken while the server is away waits on this device and is kept',
+  async ({ page, kobran, baseURL }) => {
+    await page.goto(`${baseURL}${demo.uhf}/prove`);
+    await expect(page.getByText('or drop files here')).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    await kobran.kill();
+    const lines = Array.from({ length: 50 }, (_, k) => `${100 + k} 0.1 0`).join('\n');
+    await page.getByLabel('Bring in .s1p or .s2p').setInputFiles({
+      name: 'away.s1p',
+      mimeType: 'text/plain',
+      buffer: Buffer.from(`# MHz S RI R 50\n${lines}\n`),
+    });
+    await expect(page.getByRole('radio', { name: /away\.s1p/ })).toBeChecked();
+    await kobran.start();
+    await page.reload();
+    await expect(page.getByRole('radio', { name: /away\.s1p/ })).toBeVisible();
+    await saved(page);
+    await page.evaluate(() => localStorage.clear());
+    await page.reload();
+    await expect(page.getByRole('radio', { name: /away\.s1p/ })).toBeVisible();
+  },
+);

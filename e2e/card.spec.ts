@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { demo, expect, saved, test } from './server.js';
+import { alone, demo, expect, saved, test } from './server.js';
 
 const title = (page: Page) => page.getByRole('heading', { level: 1 });
 const space = (page: Page) => page.keyboard.press('Space');
@@ -31,85 +31,84 @@ async function device(page: Page, preferences: object): Promise<void> {
   }, JSON.stringify(preferences));
 }
 
-test('an end is made by the card with the keyboard alone, through a reload and a killed server', async ({
-  page,
-  baseURL,
-  kobran,
-}) => {
-  await page.goto(`${baseURL}${demo.hf}/make`);
-  await page.getByRole('link', { name: 'Open the card' }).first().focus();
-  await page.keyboard.press('Enter');
-  await expect(title(page)).toContainText('Lay out the 4 parts in a row');
-  await space(page);
+alone(
+  'an end is made by the card with the keyboard alone, through a reload and a killed server',
+  async ({ page, baseURL, kobran }) => {
+    await page.goto(`${baseURL}${demo.hf}/make`);
+    await page.getByRole('link', { name: 'Open the card' }).first().focus();
+    await page.keyboard.press('Enter');
+    await expect(title(page)).toContainText('Lay out the 4 parts in a row');
+    await space(page);
 
-  await expect(title(page)).toContainText('Slide on shrink tube and ferrule');
-  await space(page);
-  await expect(page.getByText('· on the cable')).toHaveCount(1);
-  await spaces(page, 2);
-  await expect(title(page)).toContainText('Cut the cable’s end square');
-  await space(page);
-  await expect(title(page)).toContainText('Mark the jacket by holding the part');
-  await space(page);
-  await expect(title(page)).toContainText('Take the jacket off, 16.0 mm back from the cut');
-  await expect(
-    page.getByRole('img', {
-      name: /Strip gauge to scale, from the cut: centre 5.0 mm, dielectric 3.0 mm, braid 8.0 mm/,
-    }),
-  ).toBeVisible();
+    await expect(title(page)).toContainText('Slide on shrink tube and ferrule');
+    await space(page);
+    await expect(page.getByText('· on the cable')).toHaveCount(1);
+    await spaces(page, 2);
+    await expect(title(page)).toContainText('Cut the cable’s end square');
+    await space(page);
+    await expect(title(page)).toContainText('Mark the jacket by holding the part');
+    await space(page);
+    await expect(title(page)).toContainText('Take the jacket off, 16.0 mm back from the cut');
+    await expect(
+      page.getByRole('img', {
+        name: /Strip gauge to scale, from the cut: centre 5.0 mm, dielectric 3.0 mm, braid 8.0 mm/,
+      }),
+    ).toBeVisible();
 
-  await page.reload();
-  await expect(title(page)).toContainText('Take the jacket off');
-  await page.keyboard.press('b');
-  await expect(title(page)).toContainText('Mark the jacket');
-  await spaces(page, 5);
-  await expect(title(page)).toContainText('Measure centre to braid');
+    await page.reload();
+    await expect(title(page)).toContainText('Take the jacket off');
+    await page.keyboard.press('b');
+    await expect(title(page)).toContainText('Mark the jacket');
+    await spaces(page, 5);
+    await expect(title(page)).toContainText('Measure centre to braid');
 
-  await page.keyboard.press('Shift+Tab');
-  await space(page);
-  await expect(page.getByRole('status').filter({ hasText: 'Take the reading first' })).toBeVisible();
-  await page.keyboard.press('Tab');
-  await reads(page, '0.4 ohm');
-  await expect(page.getByText('Shorted: a whisker or melted insulation')).toBeVisible();
-  await space(page);
-  await expect(title(page)).toContainText('Measure centre to braid');
-  await page.keyboard.press('Tab');
-  await reads(page, 'OL');
-  await space(page);
-  await expect(title(page)).toContainText('Pin hard against the dielectric');
+    await page.keyboard.press('Shift+Tab');
+    await space(page);
+    await expect(page.getByRole('status').filter({ hasText: 'Take the reading first' })).toBeVisible();
+    await page.keyboard.press('Tab');
+    await reads(page, '0.4 ohm');
+    await expect(page.getByText('Shorted: a whisker or melted insulation')).toBeVisible();
+    await space(page);
+    await expect(title(page)).toContainText('Measure centre to braid');
+    await page.keyboard.press('Tab');
+    await reads(page, 'OL');
+    await space(page);
+    await expect(title(page)).toContainText('Pin hard against the dielectric');
 
-  await kobran.kill();
-  await space(page);
-  await reads(page, '500 Mohm');
-  await space(page);
-  await expect(title(page)).toContainText('Push into the body until the pin clicks');
-  await expect(page.getByText('No way back from here.')).toBeVisible();
-  await spaces(page, 3);
-  await expect(title(page)).toContainText('Measure centre to shell again');
-  await reads(page, 'OL');
-  await space(page);
-  await expect(title(page)).toContainText('Measure tip to the far conductor');
-  await reads(page, '0.1');
-  await spaces(page, 2);
-  await expect(title(page)).toContainText('Sign this end off');
-  await space(page);
-  await expect(page.getByRole('status').filter({ hasText: 'Say who made this end' })).toBeVisible();
-  // The name’s field is the first thing after the title.
-  await page.keyboard.press('Tab');
-  await page.keyboard.type('Hedra');
-  await page.keyboard.press('Enter');
-  await page.keyboard.press('Shift+Tab');
-  await space(page);
-  await expect(page.getByText('3 of 4 ends to make')).toBeVisible();
-  await kobran.start();
-  await saved(page);
-  await page.reload();
-  await expect(page.getByText('3 of 4 ends to make')).toBeVisible();
-  await expect(page.getByText(/Made by Hedra/)).toBeVisible();
-});
+    await kobran.kill();
+    await space(page);
+    await reads(page, '500 Mohm');
+    await space(page);
+    await expect(title(page)).toContainText('Push into the body until the pin clicks');
+    await expect(page.getByText('No way back from here.')).toBeVisible();
+    await spaces(page, 3);
+    await expect(title(page)).toContainText('Measure centre to shell again');
+    await reads(page, 'OL');
+    await space(page);
+    await expect(title(page)).toContainText('Measure tip to the far conductor');
+    await reads(page, '0.1');
+    await spaces(page, 2);
+    await expect(title(page)).toContainText('Sign this end off');
+    await space(page);
+    await expect(page.getByRole('status').filter({ hasText: 'Say who made this end' })).toBeVisible();
+    // The name’s field is the first thing after the title.
+    await page.keyboard.press('Tab');
+    await page.keyboard.type('Hedra');
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Shift+Tab');
+    await space(page);
+    await expect(page.getByText('3 of 4 ends to make')).toBeVisible();
+    await kobran.start();
+    await saved(page);
+    await page.reload();
+    await expect(page.getByText('3 of 4 ends to make')).toBeVisible();
+    await expect(page.getByText(/Made by Hedra/)).toBeVisible();
+  },
+);
 
-test('a whole card by what a screen reader is told, and nothing else', async ({ page, baseURL }) => {
+test('a whole card by what a screen reader is told, and nothing else', async ({ page, baseURL, site }) => {
   await device(page, { name: 'Hedra' });
-  await page.goto(`${baseURL}${demo.hf}/make/main.b`);
+  await page.goto(`${baseURL}${(await site('hf')).path}/make/main.b`);
   const goOn = page.getByRole('button', { name: /^(Next|On the cable|Sign)/ });
   const told: string[] = [];
   for (let guard = 0; guard < 60; guard++) {
@@ -136,8 +135,9 @@ test('a whole card by what a screen reader is told, and nothing else', async ({ 
 test('an end that went wrong is logged with its cause and its cable, and the run is evaluated again', async ({
   page,
   baseURL,
+  site,
 }) => {
-  await page.goto(`${baseURL}${demo.hf}/make/main.b`);
+  await page.goto(`${baseURL}${(await site('hf')).path}/make/main.b`);
   await goTo(page, 'Trim the braid');
   await page.keyboard.press('w');
   const dialog = page.getByRole('dialog', { name: 'What went wrong?' });
@@ -162,9 +162,10 @@ test('an end that went wrong is logged with its cause and its cable, and the run
 test('a slip of the unit is asked about, and a noted deviation goes into the log', async ({
   page,
   baseURL,
+  site,
 }) => {
   await device(page, { name: 'Joss' });
-  await page.goto(`${baseURL}${demo.hf}/make/main.b`);
+  await page.goto(`${baseURL}${(await site('hf')).path}/make/main.b`);
   await goTo(page, 'Measure centre to braid');
   await reads(page, '200');
   await expect(page.getByRole('alert')).toContainText('did you mean 200 MΩ?');
@@ -182,8 +183,12 @@ test('a slip of the unit is asked about, and a noted deviation goes into the log
   await expect(page.getByText('read with long leads (at Check)')).toBeVisible();
 });
 
-test('a part that does not suit the cable: why, and what does, one press away', async ({ page, baseURL }) => {
-  const answer = await page.request.get(`${baseURL}/api${demo.hf}`);
+test('a part that does not suit the cable: why, and what does, one press away', async ({
+  page,
+  baseURL,
+  site,
+}) => {
+  const answer = await page.request.get(`${baseURL}/api${(await site('hf')).path}`);
   const run = (await answer.json()) as {
     version: number;
     design: { pieces: { id: string; b?: { part: string } }[] };
@@ -194,14 +199,16 @@ test('a part that does not suit the cable: why, and what does, one press away', 
       piece.id === 'main' ? { ...piece, b: { part: 'uhf-plug-crimp-10mm' } } : piece,
     ),
   };
-  await page.request.put(`${baseURL}/api${demo.hf}`, { data: { version: run.version, design: spoilt } });
-  await page.goto(`${baseURL}${demo.hf}/make/main.b`);
+  await page.request.put(`${baseURL}/api${(await site('hf')).path}`, {
+    data: { version: run.version, design: spoilt },
+  });
+  await page.goto(`${baseURL}${(await site('hf')).path}/make/main.b`);
   await expect(title(page)).toContainText('This part does not suit the cable: loose');
   await page.getByRole('button', { name: /Take UHF plug, crimp, for 6 mm cable/ }).click();
   await expect(title(page)).toContainText('Lay out the 4 parts');
 });
 
-test('a pedal, a tap and a voice go on as Space does', async ({ page, baseURL }) => {
+test('a pedal, a tap and a voice go on as Space does', async ({ page, baseURL, site }) => {
   await page.addInitScript(() => {
     // The browser’s recogniser, which needs a microphone and a network: here it hears what the test says.
     class Ears extends EventTarget {
@@ -216,7 +223,7 @@ test('a pedal, a tap and a voice go on as Space does', async ({ page, baseURL })
     }
     Object.assign(window, { SpeechRecognition: Ears });
   });
-  await page.goto(`${baseURL}${demo.hf}/make/main.b`);
+  await page.goto(`${baseURL}${(await site('hf')).path}/make/main.b`);
   await expect(title(page)).toContainText('Lay out');
   await page.keyboard.press('o');
   const options = page.getByRole('dialog', { name: 'How this card is worked' });
@@ -253,8 +260,9 @@ test('a pedal, a tap and a voice go on as Space does', async ({ page, baseURL })
 test('a screen calibrated against a card draws the gauge life-size, at any zoom', async ({
   page,
   baseURL,
+  site,
 }) => {
-  await page.goto(`${baseURL}${demo.hf}/make/main.b`);
+  await page.goto(`${baseURL}${(await site('hf')).path}/make/main.b`);
   await goTo(page, 'Mark the jacket');
   await page.getByRole('link', { name: /calibrate this screen/ }).click();
   await expect(title(page)).toContainText('as large as a bank card');
@@ -271,14 +279,14 @@ test('a screen calibrated against a card draws the gauge life-size, at any zoom'
   await expect(gauge).toBeVisible();
 });
 
-test('a place on the card that was half written when the device went out begins again', async ({
-  page,
-  baseURL,
-}) => {
-  await page.addInitScript(
-    (key) => localStorage.setItem(key, '{"step":7,"confi'),
-    `kobran.card.${demo.hf.replace('/runs/', '')}.main.b`,
-  );
-  await page.goto(`${baseURL}${demo.hf}/make/main.b`);
-  await expect(title(page)).toContainText('Lay out the 4 parts');
-});
+alone(
+  'a place on the card that was half written when the device went out begins again',
+  async ({ page, baseURL }) => {
+    await page.addInitScript(
+      (key) => localStorage.setItem(key, '{"step":7,"confi'),
+      `kobran.card.${demo.hf.replace('/runs/', '')}.main.b`,
+    );
+    await page.goto(`${baseURL}${demo.hf}/make/main.b`);
+    await expect(title(page)).toContainText('Lay out the 4 parts');
+  },
+);

@@ -1,86 +1,85 @@
 import { readFile } from 'node:fs/promises';
-import { expect, saved, test } from './server.js';
+import { alone, expect, saved } from './server.js';
 
-test('from two ports to the exported file, with the server killed on the way', async ({
-  page,
-  baseURL,
-  kobran,
-}) => {
-  await page.goto(`${baseURL}/`);
-  await page.getByRole('button', { name: 'New job' }).click();
-  await page.getByLabel('Name of the job').fill('Heron Weir');
-  await page.getByRole('button', { name: 'Make it' }).dblclick();
-  await expect(page.getByRole('heading', { name: 'Heron Weir' })).toHaveCount(1);
-  await page
-    .getByRole('region', { name: 'Heron Weir' })
-    .getByRole('link', { name: 'New run from two ports' })
-    .click();
+alone(
+  'from two ports to the exported file, with the server killed on the way',
+  async ({ page, baseURL, kobran }) => {
+    await page.goto(`${baseURL}/`);
+    await page.getByRole('button', { name: 'New job' }).click();
+    await page.getByLabel('Name of the job').fill('Heron Weir');
+    await page.getByRole('button', { name: 'Make it' }).dblclick();
+    await expect(page.getByRole('heading', { name: 'Heron Weir' })).toHaveCount(1);
+    await page
+      .getByRole('region', { name: 'Heron Weir' })
+      .getByRole('link', { name: 'New run from two ports' })
+      .click();
 
-  await page.getByLabel('Name of the run').fill('Tide gauge');
-  const radio = page.getByRole('region', { name: 'Radio’s port' });
-  await radio.getByLabel('Connector').selectOption('rp-sma-jack');
-  await page.getByLabel('Frequency').fill('869,5 MHz');
-  await page.getByLabel('Forward power').fill('27 dBm');
-  await page.getByLabel('Outside', { exact: true }).fill(`20' 0"`);
-  await page.getByLabel('Outside is').selectOption('salt');
-  await expect(page.getByRole('region', { name: 'Proposal' })).toContainText(
-    'of 501 mW reaches the antenna at 869.5 MHz',
-  );
-  await page.getByRole('button', { name: 'Make this run' }).dblclick();
-  await expect(page).toHaveURL(/\/runs\/.*\/plan/);
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('reaches the antenna at 869.5 MHz');
-  await expect(page.getByRole('list', { name: 'Snags' })).not.toContainText('stop:');
+    await page.getByLabel('Name of the run').fill('Tide gauge');
+    const radio = page.getByRole('region', { name: 'Radio’s port' });
+    await radio.getByLabel('Connector').selectOption('rp-sma-jack');
+    await page.getByLabel('Frequency').fill('869,5 MHz');
+    await page.getByLabel('Forward power').fill('27 dBm');
+    await page.getByLabel('Outside', { exact: true }).fill(`20' 0"`);
+    await page.getByLabel('Outside is').selectOption('salt');
+    await expect(page.getByRole('region', { name: 'Proposal' })).toContainText(
+      'of 501 mW reaches the antenna at 869.5 MHz',
+    );
+    await page.getByRole('button', { name: 'Make this run' }).dblclick();
+    await expect(page).toHaveURL(/\/runs\/.*\/plan/);
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('reaches the antenna at 869.5 MHz');
+    await expect(page.getByRole('list', { name: 'Snags' })).not.toContainText('stop:');
 
-  await kobran.kill();
-  await page
-    .getByRole('button', { name: /Antenna/ })
-    .first()
-    .click();
-  await page.getByLabel('SWR of the antenna itself').fill('1.8');
-  await page.getByLabel('SWR of the antenna itself').press('Enter');
-  await expect(
-    page.getByRole('status').filter({ hasText: 'Server does not answer. Kept here' }),
-  ).toBeVisible();
-  await kobran.start();
-  await saved(page);
-  await page.reload();
-  await expect(page.getByLabel('SWR of the antenna itself')).toHaveValue('1.8');
+    await kobran.kill();
+    await page
+      .getByRole('button', { name: /Antenna/ })
+      .first()
+      .click();
+    await page.getByLabel('SWR of the antenna itself').fill('1.8');
+    await page.getByLabel('SWR of the antenna itself').press('Enter');
+    await expect(
+      page.getByRole('status').filter({ hasText: 'Server does not answer. Kept here' }),
+    ).toBeVisible();
+    await kobran.start();
+    await saved(page);
+    await page.reload();
+    await expect(page.getByLabel('SWR of the antenna itself')).toHaveValue('1.8');
 
-  await page.getByRole('link', { name: /^Seal/ }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('of rubber tape');
-  await page
-    .getByRole('button', { name: /^J\d is wrapped/ })
-    .first()
-    .click();
-  await expect(page.getByText(/^Wrapped/).first()).toBeVisible();
+    await page.getByRole('link', { name: /^Seal/ }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('of rubber tape');
+    await page
+      .getByRole('button', { name: /^J\d is wrapped/ })
+      .first()
+      .click();
+    await expect(page.getByText(/^Wrapped/).first()).toBeVisible();
 
-  await page.getByRole('link', { name: /^Hand over/ }).click();
-  await saved(page);
-  const downloading = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Take the job along as a file' }).click();
-  const download = await downloading;
-  expect(download.suggestedFilename()).toBe('heron-weir.kobran.json');
-  const file = JSON.parse(await readFile(await download.path(), 'utf8')) as {
-    schema: string;
-    name: string;
-    runs: { design: { antenna: { swr: number }; radio: { face: string } }; log: { kind: string }[] }[];
-  };
-  expect(file).toMatchObject({ schema: 'kobran-job/1', name: 'Heron Weir' });
-  expect(file.runs[0].design).toMatchObject({ antenna: { swr: 1.8 }, radio: { face: 'rp-sma-jack' } });
-  expect(file.runs[0].log.map(({ kind }) => kind)).toEqual(['sealed']);
+    await page.getByRole('link', { name: /^Hand over/ }).click();
+    await saved(page);
+    const downloading = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'Take the job along as a file' }).click();
+    const download = await downloading;
+    expect(download.suggestedFilename()).toBe('heron-weir.kobran.json');
+    const file = JSON.parse(await readFile(await download.path(), 'utf8')) as {
+      schema: string;
+      name: string;
+      runs: { design: { antenna: { swr: number }; radio: { face: string } }; log: { kind: string }[] }[];
+    };
+    expect(file).toMatchObject({ schema: 'kobran-job/1', name: 'Heron Weir' });
+    expect(file.runs[0].design).toMatchObject({ antenna: { swr: 1.8 }, radio: { face: 'rp-sma-jack' } });
+    expect(file.runs[0].log.map(({ kind }) => kind)).toEqual(['sealed']);
 
-  await page.goto(`${baseURL}/`);
-  await page.getByLabel('Bring in a job file').setInputFiles(await download.path());
-  await expect(page.getByRole('heading', { name: 'Heron Weir' })).toHaveCount(2);
-  await page.getByLabel('Bring in a job file').setInputFiles({
-    name: 'broken.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from('{"schema": "kobran-job/1",,'),
-  });
-  await expect(page.getByText(/broken.json: The request is not valid JSON/)).toBeVisible();
-});
+    await page.goto(`${baseURL}/`);
+    await page.getByLabel('Bring in a job file').setInputFiles(await download.path());
+    await expect(page.getByRole('heading', { name: 'Heron Weir' })).toHaveCount(2);
+    await page.getByLabel('Bring in a job file').setInputFiles({
+      name: 'broken.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from('{"schema": "kobran-job/1",,'),
+    });
+    await expect(page.getByText(/broken.json: The request is not valid JSON/)).toBeVisible();
+  },
+);
 
-test('readings are entered, judged in words and survive a kill', async ({ page, baseURL, kobran }) => {
+alone('readings are entered, judged in words and survive a kill', async ({ page, baseURL, kobran }) => {
   await page.goto(`${baseURL}/runs/7a0e1d00-0000-4000-8000-00000000a001/prove`);
   await page.getByLabel('Signed by').fill('Wenna');
   const main = page.getByRole('region', { name: 'Mast cable' });
@@ -104,7 +103,7 @@ test('readings are entered, judged in words and survive a kill', async ({ page, 
   await expect(loop).toContainText('Wenna');
 });
 
-test('a deleted run and a deleted job come back', async ({ page, baseURL }) => {
+alone('a deleted run and a deleted job come back', async ({ page, baseURL }) => {
   await page.goto(`${baseURL}/`);
   await page.getByRole('button', { name: 'Delete UHF link, hut to yagi' }).click();
   await expect(page.getByRole('link', { name: 'UHF link, hut to yagi' })).toBeHidden();

@@ -1,4 +1,4 @@
-import { demo, expect, saved, test } from './server.js';
+import { expect, saved, test } from './server.js';
 
 test('a run is planned with the keyboard alone: find it, mend it, put in, turn, move, take out, compare', async ({
   page,
@@ -56,8 +56,8 @@ test('a run is planned with the keyboard alone: find it, mend it, put in, turn, 
   await expect(headline).toContainText('cables do for Jetty cable');
 });
 
-test('a piece is dragged to another place, and put back by undo', async ({ page, baseURL }) => {
-  await page.goto(`${baseURL}${demo.goBag}/plan`);
+test('a piece is dragged to another place, and put back by undo', async ({ page, baseURL, site }) => {
+  await page.goto(`${baseURL}${(await site('goBag')).path}/plan`);
   const adapter = page.getByRole('button', { name: /^SMA plug to N jack, adapter/ });
   const lead = page.getByRole('button', { name: /^Roll-up lead/ });
   const [from, to] = [await adapter.boundingBox(), await lead.boundingBox()];
@@ -81,8 +81,9 @@ test('a piece is dragged to another place, and put back by undo', async ({ page,
 test('the ruler zooms to true size and back, and says what it shows to those who do not see it', async ({
   page,
   baseURL,
+  site,
 }) => {
-  await page.goto(`${baseURL}${demo.uhf}/plan?at=arrester`);
+  await page.goto(`${baseURL}${(await site('uhf')).path}/plan?at=arrester`);
   const zoom = page.getByRole('group', { name: 'Zoom of the ruler' });
   await expect(zoom).toContainText('whole');
   for (let k = 0; k < 7; k++) await page.keyboard.press('+');
@@ -98,8 +99,8 @@ test('the ruler zooms to true size and back, and says what it shows to those who
   ).toBeVisible();
 });
 
-test('what if: two designs side by side, through a reload, and back', async ({ page, baseURL }) => {
-  await page.goto(`${baseURL}${demo.uhf}/plan?at=main`);
+test('what if: two designs side by side, through a reload, and back', async ({ page, baseURL, site }) => {
+  await page.goto(`${baseURL}${(await site('uhf')).path}/plan?at=main`);
   const headline = page.getByRole('heading', { level: 1 });
   await expect(headline).toContainText('3.15 W');
   await page.keyboard.press('w');
@@ -118,8 +119,8 @@ test('what if: two designs side by side, through a reload, and back', async ({ p
   await expect(headline).not.toContainText('3.15 W');
 });
 
-test('cables stand side by side with their reasons, and one is taken', async ({ page, baseURL }) => {
-  await page.goto(`${baseURL}${demo.uhf}/cables`);
+test('cables stand side by side with their reasons, and one is taken', async ({ page, baseURL, site }) => {
+  await page.goto(`${baseURL}${(await site('uhf')).path}/cables`);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('400 class low-loss is enough');
   await page.getByRole('button', { name: /which will not do/ }).click();
   await expect(page.getByRole('row', { name: /RG-174/ })).toContainText(

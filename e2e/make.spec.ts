@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { demo, expect, saved, test } from './server.js';
+import { alone, expect, saved, test } from './server.js';
 
 const title = (page: Page) => page.getByRole('heading', { level: 1 });
 const job = '/jobs/7a0e1d00-0000-4000-8000-00000000b001';
@@ -14,6 +14,7 @@ test.beforeEach(({ page }) =>
 test('the shop’s practice changes the card: schools, tools, dies, crew and the second person', async ({
   page,
   baseURL,
+  site,
 }) => {
   await page.goto(`${baseURL}${job}/practice`);
   await expect(title(page)).toContainText('Our practice at Brackwater Sluice');
@@ -31,7 +32,7 @@ test('the shop’s practice changes the card: schools, tools, dies, crew and the
   await expect(page.getByLabel('hot-air gun')).not.toBeChecked();
   await expect(page.getByLabel('8.1 mm')).toBeChecked();
 
-  await page.goto(`${baseURL}${demo.hf}/make`);
+  await page.goto(`${baseURL}${(await site('hf')).path}/make`);
   await expect(page.getByText('Not in the shop: hot-air gun').first()).toBeVisible();
   await page.getByRole('link', { name: 'Open the card' }).last().click();
   await expect(page.getByText('hot-air gun – not in the shop')).toBeVisible();
@@ -41,7 +42,7 @@ test('the shop’s practice changes the card: schools, tools, dies, crew and the
   await expect(page.getByRole('listitem').filter({ hasText: 'Second' })).toBeVisible();
 });
 
-test('a second person other than the maker has to look', async ({ page, baseURL }) => {
+alone('a second person other than the maker has to look', async ({ page, baseURL }) => {
   const spare = '/runs/7a0e1d00-0000-4000-8000-00000000a009';
   await page.addInitScript(
     (key) => {
@@ -61,8 +62,12 @@ test('a second person other than the maker has to look', async ({ page, baseURL 
   await expect(page.getByText(/Made by Wenna.*checked by Petrok/)).toBeVisible();
 });
 
-test('a damaged end: cut back, the run told, the card of the new end begun', async ({ page, baseURL }) => {
-  await page.goto(`${baseURL}${demo.vhf}/make`);
+test('a damaged end: cut back, the run told, the card of the new end begun', async ({
+  page,
+  baseURL,
+  site,
+}) => {
+  await page.goto(`${baseURL}${(await site('vhf')).path}/make`);
   await page.getByRole('button', { name: 'More for Hut jumper, antenna end' }).click();
   await page.getByRole('menuitem', { name: /This end is damaged/ }).click();
   await expect(title(page)).toContainText('Cut 150.0 mm off');
@@ -90,9 +95,10 @@ test('a damaged end: cut back, the run told, the card of the new end begun', asy
 test('ten of the same: one set-up, ticks piece by piece, a failure drops out, all through a reload', async ({
   page,
   baseURL,
+  site,
 }) => {
   test.setTimeout(120_000);
-  await page.goto(`${baseURL}${demo.hf}/make/patch.a/batch`);
+  await page.goto(`${baseURL}${(await site('hf')).path}/make/patch.a/batch`);
   await page.getByLabel('How many').fill('2000');
   await expect(page.getByText('Type a whole number from 1 to 50')).toBeVisible();
   await page.getByLabel('How many').fill('3');
@@ -132,7 +138,7 @@ test('ten of the same: one set-up, ticks piece by piece, a failure drops out, al
   await expect(page.getByText('16 tries, 2 failed')).toBeVisible();
 });
 
-test('what ends teach: the part that fails more than the others stands first', async ({ page, baseURL }) => {
+alone('what ends teach: the part that fails more than the others stands first', async ({ page, baseURL }) => {
   await page.goto(`${baseURL}/ends`);
   await expect(title(page)).toContainText(
     'UHF plug, solder, for 10 mm cable fails more than the others: 4 of 10',
@@ -141,8 +147,8 @@ test('what ends teach: the part that fails more than the others stands first', a
   await expect(page.getByRole('heading', { name: 'Petrok' })).toBeVisible();
 });
 
-test('strip gauges open as PDF', async ({ page, baseURL }) => {
-  await page.goto(`${baseURL}${demo.vhf}/make`);
+test('strip gauges open as PDF', async ({ page, baseURL, site }) => {
+  await page.goto(`${baseURL}${(await site('vhf')).path}/make`);
   const href = await page.getByRole('link', { name: 'Print all strip gauges 1:1' }).getAttribute('href');
   const answer = await page.request.get(`${baseURL}${href ?? ''}`);
   expect(answer.headers()['content-type']).toBe('application/pdf');

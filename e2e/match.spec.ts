@@ -1,10 +1,11 @@
-import { demo, expect, saved, test } from './server.js';
+import { expect, saved, test } from './server.js';
 
 test('a transformer is worked out for the antenna, put into the run, and trimmed there', async ({
   page,
   baseURL,
+  site,
 }) => {
-  await page.goto(`${baseURL}${demo.hf}/match`);
+  await page.goto(`${baseURL}${(await site('hf')).path}/match`);
   await page.getByLabel('Antenna, resistance').fill('112 ohm');
   await page.getByLabel('Antenna, resistance').press('Enter');
   // √(50 · 112) = 74.8 ohm: 75 ohm cable makes 50.2 of it.
@@ -17,15 +18,16 @@ test('a transformer is worked out for the antenna, put into the run, and trimmed
   await page.getByLabel('Reactance').press('Escape');
   await page.getByRole('button', { name: 'Put it into the run' }).click();
   await saved(page);
-  await page.goto(`${baseURL}${demo.hf}/cut`);
+  await page.goto(`${baseURL}${(await site('hf')).path}/cut`);
   await expect(page.getByRole('region', { name: 'Trim coach for Quarter-wave section' })).toBeVisible();
 });
 
 test('stub, series section, balun, delay and choke each answer; one that cannot says so', async ({
   page,
   baseURL,
+  site,
 }) => {
-  await page.goto(`${baseURL}${demo.hf}/match?kind=series`);
+  await page.goto(`${baseURL}${(await site('hf')).path}/match?kind=series`);
   const said = page.getByRole('main').getByRole('status').first();
   await page.getByLabel('Antenna, resistance').fill('400');
   await page.getByLabel('Antenna, resistance').press('Enter');

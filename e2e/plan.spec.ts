@@ -1,6 +1,6 @@
-import { demo, expect, saved, test } from './server.js';
+import { alone, expect, saved, test } from './server.js';
 
-test('the board shows each run, its worst snag and what to do next', async ({ page, baseURL }) => {
+alone('the board shows each run, its worst snag and what to do next', async ({ page, baseURL }) => {
   await page.goto(`${baseURL}/`);
   await expect(page.getByRole('heading', { name: 'Brackwater Sluice' })).toBeVisible();
   const trap = page.getByRole('listitem').filter({ hasText: 'Data radio, cabinet to collinear' });
@@ -42,8 +42,9 @@ test('the reverse-polarity trap is found, mended with one key, undone and redone
 test('a length typed in feet and inches is taken, junk is refused and kept in the field', async ({
   page,
   baseURL,
+  site,
 }) => {
-  await page.goto(`${baseURL}${demo.vhf}/plan?at=main`);
+  await page.goto(`${baseURL}${(await site('vhf')).path}/plan?at=main`);
   const length = page.getByLabel('Finished length');
   await length.fill(`71' 6 1/2"`);
   await length.press('Enter');
@@ -70,8 +71,9 @@ test('a length typed in feet and inches is taken, junk is refused and kept in th
 test('pieces are put in, moved, turned and taken out, and undo brings everything back', async ({
   page,
   baseURL,
+  site,
 }) => {
-  await page.goto(`${baseURL}${demo.uhf}/plan?at=main%3Eantenna`);
+  await page.goto(`${baseURL}${(await site('uhf')).path}/plan?at=main%3Eantenna`);
   const joints = page.getByRole('list', { name: /Joints/ }).getByRole('listitem');
   await expect(joints).toHaveCount(4);
   await page.getByRole('button', { name: 'Put a piece in here' }).click();
@@ -92,8 +94,12 @@ test('pieces are put in, moved, turned and taken out, and undo brings everything
   await saved(page);
 });
 
-test('a link to a place opens there, back leads back, an old link says so', async ({ page, baseURL }) => {
-  await page.goto(`${baseURL}${demo.hf}/ground`);
+test('a link to a place opens there, back leads back, an old link says so', async ({
+  page,
+  baseURL,
+  site,
+}) => {
+  await page.goto(`${baseURL}${(await site('hf')).path}/ground`);
   await page.getByRole('button', { name: /Fit a 230 V tube/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
     'This run takes a 230 V tube; 230 V is fitted',

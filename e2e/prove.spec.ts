@@ -1,4 +1,4 @@
-import { demo, expect, test } from './server.js';
+import { expect, test } from './server.js';
 
 const sound = '! a lossy cable, its end open\n# MHz S RI R 50\n';
 /** A one-port whose end is open behind 12 m of cable: everything comes back, turned. */
@@ -11,8 +11,9 @@ const open = `${sound}${Array.from({ length: 201 }, (_, k) => {
 test('a sweep points at the kink in the mast cable, and says that water came in since it was new', async ({
   page,
   baseURL,
+  site,
 }) => {
-  await page.goto(`${baseURL}${demo.vhf}/prove`);
+  await page.goto(`${baseURL}${(await site('vhf')).path}/prove`);
   await expect(
     page.getByText(/More than computed comes back from 12\.2\d m, in the cable between J3 and J4/),
   ).toBeVisible();
@@ -27,8 +28,9 @@ test('a sweep points at the kink in the mast cable, and says that water came in 
 test('files are brought in, several at once; a wrong one is refused with its line and nothing is lost', async ({
   page,
   baseURL,
+  site,
 }) => {
-  await page.goto(`${baseURL}${demo.uhf}/prove`);
+  await page.goto(`${baseURL}${(await site('uhf')).path}/prove`);
   await page.getByLabel('On the far end').selectOption('open');
   await page.getByLabel('Bring in .s1p or .s2p').setInputFiles([
     { name: 'good.s1p', mimeType: 'text/plain', buffer: Buffer.from(open) },
@@ -51,9 +53,13 @@ test('files are brought in, several at once; a wrong one is refused with its lin
   await expect(page.getByRole('radio', { name: /good\.s1p/ })).toBeVisible();
 });
 
-test('a hundred thousand lines are read in a worker while the page answers', async ({ page, baseURL }) => {
+test('a hundred thousand lines are read in a worker while the page answers', async ({
+  page,
+  baseURL,
+  site,
+}) => {
   const lines = Array.from({ length: 100_000 }, (_, k) => `${20 + k * 0.005} 0.1 ${(k % 7) / 100}`);
-  await page.goto(`${baseURL}${demo.uhf}/prove`);
+  await page.goto(`${baseURL}${(await site('uhf')).path}/prove`);
   await page.getByLabel('Bring in .s1p or .s2p').setInputFiles({
     name: 'long.s1p',
     mimeType: 'text/plain',

@@ -1,3 +1,4 @@
+import type { JobDocument, JobFile, JobSummary } from '@kobran/contract';
 import { test as base, expect, type Page } from '@playwright/test';
 import type { ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
@@ -7,13 +8,22 @@ import { join } from 'node:path';
 import { freePort } from './seeded.js';
 import { startServer } from './startServer.js';
 
-/** A Kobran of its own for each test: a fresh folder with the demo jobs, which can be killed and started again. */
+/** A server on a fresh folder with the demo jobs, which can be killed and started again. */
 export class Kobran {
   private child: ChildProcess | undefined;
   private readonly folder = mkdtempSync(join(tmpdir(), 'kobran-e2e-'));
+  /** Files of the demo jobs, from which journeys take what they work on. */
+  private readonly files = new Map<string, JobFile>();
+
   constructor(private readonly port: number) {
     const { KOBRAN_SEEDED } = process.env;
     if (KOBRAN_SEEDED) cpSync(KOBRAN_SEEDED, this.folder, { recursive: true });
+  }
+
+  static async running(): Promise<Kobran> {
+    const kobran = new Kobran(await freePort());
+    await kobran.start();
+    return kobran;
   }
 
   get url(): string {
@@ -37,12 +47,90 @@ export class Kobran {
     for (const folder of [this.folder, `${this.folder}-bench`])
       rmSync(folder, { recursive: true, force: true });
   }
+
+  async ask<T>(method: string, path: string, body?: unknown): Promise<T> {
+    const answer = await fetch(`${this.url}${path}`, {
+      method,
+      ...(body === undefined
+        ? {}
+        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+    if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${await answer.text()}`);
+    return (answer.status === 204 ? undefined : await answer.json()) as T;
+  }
+
+  /** A copy of the demo job which has this run, as a job of its own. */
+  async copyOf(runId: string): Promise<{ job: JobDocument; runId: string }> {
+    const jobs = await this.ask<JobSummary[]>('GET', '/api/jobs');
+    for (const { id } of jobs.filter((job) => job.id.startsWith(DEMO))) {
+      const { runs } = await this.ask<JobDocument>('GET', `/api/jobs/${id}`);
+      const at = runs.findIndex((run) => run.id === runId);
+      if (at < 0) continue;
+      const file = this.files.get(id) ?? (await this.ask<JobFile>('GET', `/api/jobs/${id}/file`));
+      this.files.set(id, file);
+      const job = await this.ask<JobDocument>('POST', '/api/jobs/import', file);
+      return { job, runId: job.runs[at].id };
+    }
+    throw new Error(`no demo job has the run ${runId}`);
+  }
 }
 
-export const test = base.extend<{ kobran: Kobran }>({
+const DEMO = '7a0e1d00-0000-4000-8000-00000000';
+
+/** Runs of the demo by what they are about. */
+const runIds = {
+  vhf: `${DEMO}a001`,
+  uhf: `${DEMO}a002`,
+  hf: `${DEMO}a003`,
+  data: `${DEMO}a004`,
+  phasing: `${DEMO}a005`,
+  weather: `${DEMO}a006`,
+  tide: `${DEMO}a007`,
+  goBag: `${DEMO}a008`,
+  jumpers: `${DEMO}a009`,
+};
+export type DemoRun = keyof typeof runIds;
+
+/** Where the runs of the demo are: for tests which only look, and for those with a server of their own. */
+export const demo = Object.fromEntries(
+  Object.entries(runIds).map(([name, id]) => [name, `/runs/${id}`]),
+) as Record<DemoRun, string>;
+
+interface Site {
+  /** Address of the copied run. */
+  path: string;
+  job: JobDocument;
+}
+
+/** Journeys of one worker share a server; each works on a job of its own, made through the API. */
+export const test = base.extend<{ site: (run: DemoRun) => Promise<Site> }, { shared: Kobran }>({
+  shared: [
+    async ({ browserName: _ }, use) => {
+      const kobran = await Kobran.running();
+      await use(kobran);
+      await kobran.remove();
+    },
+    { scope: 'worker' },
+  ],
+  baseURL: async ({ shared }, use) => use(shared.url),
+  site: async ({ shared }, use) => {
+    const made = new Map<DemoRun, Site>();
+    await use(async (run) => {
+      const known = made.get(run);
+      if (known) return known;
+      const { job, runId } = await shared.copyOf(runIds[run]);
+      const site = { job, path: `/runs/${runId}` };
+      made.set(run, site);
+      return site;
+    });
+    for (const { job } of made.values()) await shared.ask('DELETE', `/api/jobs/${job.id}`);
+  },
+});
+
+/** For tests which kill, upgrade or fill a server, or change what the whole shop shares: with one of their own. */
+export const alone = base.extend<{ kobran: Kobran }>({
   kobran: async ({ browserName: _ }, use) => {
-    const kobran = new Kobran(await freePort());
-    await kobran.start();
+    const kobran = await Kobran.running();
     await use(kobran);
     await kobran.remove();
   },
@@ -50,18 +138,6 @@ export const test = base.extend<{ kobran: Kobran }>({
 });
 
 export { expect };
-
-/** Runs of the demo by what they are about. */
-export const demo = {
-  vhf: '/runs/7a0e1d00-0000-4000-8000-00000000a001',
-  uhf: '/runs/7a0e1d00-0000-4000-8000-00000000a002',
-  hf: '/runs/7a0e1d00-0000-4000-8000-00000000a003',
-  data: '/runs/7a0e1d00-0000-4000-8000-00000000a004',
-  phasing: '/runs/7a0e1d00-0000-4000-8000-00000000a005',
-  weather: '/runs/7a0e1d00-0000-4000-8000-00000000a006',
-  tide: '/runs/7a0e1d00-0000-4000-8000-00000000a007',
-  goBag: '/runs/7a0e1d00-0000-4000-8000-00000000a008',
-};
 
 /** Waits until everything entered is on the server. */
 export const saved = (page: Page): Promise<void> =>

@@ -1,47 +1,46 @@
 import { readFile } from 'node:fs/promises';
-import { demo, expect, test } from './server.js';
+import { alone, demo, expect, test } from './server.js';
 
-test('an own part is added, drawn, refused when it cannot be, used in a run and guarded there', async ({
-  page,
-  browser,
-  baseURL,
-}) => {
-  await page.goto(`${baseURL}/catalog/part`);
-  await page.getByRole('button', { name: 'Add your own connector part' }).click();
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'source must say' })).toBeVisible();
-  await page.getByLabel('Name', { exact: true }).fill('N plug from the blue bag');
-  await page.getByLabel('Source of the figures').fill('sheet in the bag');
-  const bore = page.getByLabel('Ferrule, gland or reducer: bore');
-  await bore.fill('7 mm');
-  await bore.press('Enter');
-  await expect(page.getByText('must be wider than the neck under the braid: 7 mm')).toBeVisible();
-  await bore.fill('wide');
-  await bore.press('Enter');
-  await expect(page.getByText('“wide” is not a number')).toBeVisible();
-  await bore.fill('27/64 in');
-  await bore.press('Enter');
-  await expect(bore).toHaveValue('10.7156 mm');
-  await expect(page.getByText(/Strip lengths on RG-213\/U; it fits/)).toBeVisible();
-  await page.getByRole('button', { name: 'Keep it' }).dblclick();
-  await expect(page).toHaveURL(/catalog\/part\/n-plug-from-the-blue-bag/);
+alone(
+  'an own part is added, drawn, refused when it cannot be, used in a run and guarded there',
+  async ({ page, browser, baseURL }) => {
+    await page.goto(`${baseURL}/catalog/part`);
+    await page.getByRole('button', { name: 'Add your own connector part' }).click();
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByRole('alert').filter({ hasText: 'source must say' })).toBeVisible();
+    await page.getByLabel('Name', { exact: true }).fill('N plug from the blue bag');
+    await page.getByLabel('Source of the figures').fill('sheet in the bag');
+    const bore = page.getByLabel('Ferrule, gland or reducer: bore');
+    await bore.fill('7 mm');
+    await bore.press('Enter');
+    await expect(page.getByText('must be wider than the neck under the braid: 7 mm')).toBeVisible();
+    await bore.fill('wide');
+    await bore.press('Enter');
+    await expect(page.getByText('“wide” is not a number')).toBeVisible();
+    await bore.fill('27/64 in');
+    await bore.press('Enter');
+    await expect(bore).toHaveValue('10.7156 mm');
+    await expect(page.getByText(/Strip lengths on RG-213\/U; it fits/)).toBeVisible();
+    await page.getByRole('button', { name: 'Keep it' }).dblclick();
+    await expect(page).toHaveURL(/catalog\/part\/n-plug-from-the-blue-bag/);
 
-  await page.goto(`${baseURL}${demo.uhf}/plan?at=main`);
-  await page.getByLabel('Radio end').selectOption({ label: 'N plug from the blue bag' });
-  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
-  // A browser which has never seen this shop opens the run with its own part, and so does the board.
-  const elsewhere = await (await browser.newContext()).newPage();
-  await elsewhere.goto(`${baseURL}${demo.uhf}/plan?at=main`);
-  await expect(elsewhere.getByLabel('Radio end')).toHaveValue('n-plug-from-the-blue-bag');
-  await elsewhere.goto(`${baseURL}/`);
-  await expect(elsewhere.getByRole('link', { name: 'UHF link, hut to yagi' })).toBeVisible();
-  await elsewhere.close();
-  await page.goto(`${baseURL}/catalog/part/n-plug-from-the-blue-bag`);
-  await page.getByRole('button', { name: 'Take away' }).click();
-  await expect(page.getByText(/is used by the run “UHF link, hut to yagi”/)).toBeVisible();
-});
+    await page.goto(`${baseURL}${demo.uhf}/plan?at=main`);
+    await page.getByLabel('Radio end').selectOption({ label: 'N plug from the blue bag' });
+    await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+    // A browser which has never seen this shop opens the run with its own part, and so does the board.
+    const elsewhere = await (await browser.newContext()).newPage();
+    await elsewhere.goto(`${baseURL}${demo.uhf}/plan?at=main`);
+    await expect(elsewhere.getByLabel('Radio end')).toHaveValue('n-plug-from-the-blue-bag');
+    await elsewhere.goto(`${baseURL}/`);
+    await expect(elsewhere.getByRole('link', { name: 'UHF link, hut to yagi' })).toBeVisible();
+    await elsewhere.close();
+    await page.goto(`${baseURL}/catalog/part/n-plug-from-the-blue-bag`);
+    await page.getByRole('button', { name: 'Take away' }).click();
+    await expect(page.getByText(/is used by the run “UHF link, hut to yagi”/)).toBeVisible();
+  },
+);
 
-test('the catalogue goes out as a file, and a file comes in looked through', async ({ page, baseURL }) => {
+alone('the catalogue goes out as a file, and a file comes in looked through', async ({ page, baseURL }) => {
   await page.goto(`${baseURL}/catalog/cable`);
   const downloading = page.waitForEvent('download');
   await page.getByRole('button', { name: 'CSV' }).click();
@@ -82,26 +81,26 @@ test('what am I holding: a few answers, by ruler in inches, with a step back', a
   await expect(page.getByRole('region', { name: 'Question 1' })).toBeVisible();
 });
 
-test('the smallest kit is proved in a worker, can be stopped, and couplings are counted', async ({
-  page,
-  baseURL,
-}) => {
-  await page.goto(`${baseURL}/kit`);
-  await page.getByLabel('Longest chain').selectOption('3');
-  await page.getByRole('button', { name: 'Find the smallest kit' }).click();
-  await page.getByRole('button', { name: 'Stop' }).click();
-  await page.getByLabel('Longest chain').selectOption('2');
-  for (const box of await page.getByRole('checkbox', { name: /to Whip$/ }).all()) await box.uncheck();
-  await page.getByRole('button', { name: 'Find the smallest kit' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('no set is smaller', {
-    timeout: 40_000,
-  });
-  await expect(page.getByRole('region', { name: 'The kit' })).toContainText('on the shelf');
-  await expect(page.getByText('worn: leave a saver on it')).toBeVisible();
-  await page.getByRole('button', { name: 'One more coupling of Handheld 3' }).dblclick();
-  await expect(page.getByText(/34[12] of 500/)).toBeVisible();
-  await expect(page.getByText('was changed elsewhere')).toBeHidden();
-});
+alone(
+  'the smallest kit is proved in a worker, can be stopped, and couplings are counted',
+  async ({ page, baseURL }) => {
+    await page.goto(`${baseURL}/kit`);
+    await page.getByLabel('Longest chain').selectOption('3');
+    await page.getByRole('button', { name: 'Find the smallest kit' }).click();
+    await page.getByRole('button', { name: 'Stop' }).click();
+    await page.getByLabel('Longest chain').selectOption('2');
+    for (const box of await page.getByRole('checkbox', { name: /to Whip$/ }).all()) await box.uncheck();
+    await page.getByRole('button', { name: 'Find the smallest kit' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('no set is smaller', {
+      timeout: 40_000,
+    });
+    await expect(page.getByRole('region', { name: 'The kit' })).toContainText('on the shelf');
+    await expect(page.getByText('worn: leave a saver on it')).toBeVisible();
+    await page.getByRole('button', { name: 'One more coupling of Handheld 3' }).dblclick();
+    await expect(page.getByText(/34[12] of 500/)).toBeVisible();
+    await expect(page.getByText('was changed elsewhere')).toBeHidden();
+  },
+);
 
 test('the trainer asks, gives the reason, and remembers what was missed', async ({ page, baseURL }) => {
   await page.goto(`${baseURL}/train`);
@@ -119,8 +118,8 @@ test('the trainer asks, gives the reason, and remembers what was missed', async 
   await expect(answered).toHaveText(words ?? '');
 });
 
-test('a receive run is judged by what is heard', async ({ page, baseURL }) => {
-  await page.goto(`${baseURL}${demo.weather}/plan?at=service`);
+test('a receive run is judged by what is heard', async ({ page, baseURL, site }) => {
+  await page.goto(`${baseURL}${(await site('weather')).path}/plan?at=service`);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('it costs 0.01 dB of signal-to-noise');
   await expect(page.getByRole('list', { name: 'Snags' })).toContainText(
     'RG-11A/U is better than this receive run needs',

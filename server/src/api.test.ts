@@ -202,6 +202,7 @@ describe('bad input', () => {
   ])('a reading with %s', async (_, wrong, where) => {
     const reading = {
       id: randomUUID(),
+      kind: 'reading',
       pieceId: 'main',
       expectation: 'loop',
       value: 1,
@@ -209,7 +210,7 @@ describe('bad input', () => {
       at: '2026-11-20T10:00:00.000Z',
       ...wrong,
     };
-    const refused = await api().post(`/api/runs/${demoRun.id}/readings`).send(reading);
+    const refused = await api().post(`/api/runs/${demoRun.id}/facts`).send(reading);
     expect(refused.status).toBe(400);
     expect(problem(refused).where).toBe(where);
   });
@@ -226,7 +227,7 @@ describe('the job file', () => {
     const answer = await api().get(`/api/jobs/${brackwater.id}/file`).expect(200);
     expect(answer.headers['content-disposition']).toContain('brackwater-sluice.kobran.json');
     const file = answer.body as JobFile;
-    expect(file.schema).toBe('kobran-job/1');
+    expect(file.schema).toBe('kobran-job/2');
     const copy = (await api().post('/api/jobs/import').send(file).expect(201)).body as JobDocument;
     expect(copy.id).not.toBe(brackwater.id);
     expect(copy.runs.map(({ design }) => design)).toEqual(file.runs.map(({ design }) => design));

@@ -71,6 +71,8 @@ export class SimulatedBench implements OnModuleDestroy {
   private startOne(kind: InstrumentKind): Promise<void> {
     const child = fork(program, [kind, '--bench', this.file], {
       stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+      // How this process was told to find its modules is no concern of an instrument.
+      execArgv: [],
     });
     return new Promise((resolve, reject) => {
       const failed = (why: string): void => {

@@ -1,0 +1,175 @@
+import type { Design } from '@kobran/core';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { aRun } from '../../../core/src/run/aRun.fixture.js';
+import { DesignEditor, type Saving, type Versioned } from './designEditor.js';
+import { FakeClock } from './fakes.fixture.js';
+
+const named = (name: string): Design => ({ ...aRun(), name });
+const rename = (name: string) => [{ op: 'set name' as const, name }];
+
+/** A server with versions, which may be away or refuse. */
+class FakeServer {
+  mood: 'well' | 'away' | 'refuses' = 'well';
+  writes = 0;
+  constructor(public standing: Versioned) {}
+
+  readonly save = ({ version, design }: Versioned): Promise<Saving> => {
+    if (this.mood === 'away') return Promise.resolve({ kind: 'away' });
+    if (this.mood === 'refuses')
+      return Promise.resolve({
+        kind: 'refused',
+        problem: { code: 'x', message: 'No.', where: 'design', remedy: 'Mend it.' },
+      });
+    if (version !== this.standing.version)
+      return Promise.resolve({ kind: 'conflict', theirs: this.standing });
+    this.writes++;
+    this.standing = { version: version + 1, design };
+    return Promise.resolve({ kind: 'saved', saved: this.standing });
+  };
+}
+
+function open(draft?: Versioned) {
+  const clock = new FakeClock();
+  const server = new FakeServer({ version: 3, design: named('as it was') });
+  const kept: { draft?: Versioned } = {};
+  const editor = new DesignEditor(server.standing, draft, {
+    save: server.save,
+    later: clock.later,
+    keepDraft: (one) => {
+      kept.draft = one;
+    },
+  });
+  editor.start();
+  return { clock, server, editor, kept, name: () => editor.snapshot().design.name };
+}
+
+describe('a design under edit', () => {
+  it('is shown at once, kept on the device, and written after a pause', async () => {
+    const { clock, server, editor, kept, name } = open();
+    editor.change(rename('new'));
+    expect(name()).toBe('new');
+    expect(editor.snapshot().save.kind).toBe('saving');
+    expect(kept.draft).toMatchObject({ version: 3, design: { name: 'new' } });
+    expect(server.writes).toBe(0);
+    await clock.pass(500);
+    expect(server.standing).toMatchObject({ version: 4, design: { name: 'new' } });
+    expect(editor.snapshot().save.kind).toBe('saved');
+    expect(kept.draft).toBeUndefined();
+  });
+
+  it('quick edits are one write, and one made while it is under way is the next', async () => {
+    const { clock, server, editor } = open();
+    for (const k of [1, 2, 3]) editor.change(rename(`edit ${k}`));
+    await clock.pass(500);
+    expect(server.writes).toBe(1);
+    editor.change(rename('later'));
+    await clock.pass(500);
+    expect(server.writes).toBe(2);
+    expect(server.standing.design.name).toBe('later');
+  });
+
+  it('is tried again until the server is back; the draft stays meanwhile', async () => {
+    const { clock, server, editor, kept } = open();
+    server.mood = 'away';
+    editor.change(rename('in the dark'));
+    await clock.pass(1_000);
+    expect(editor.snapshot().save.kind).toBe('offline');
+    expect(kept.draft?.design.name).toBe('in the dark');
+    server.mood = 'well';
+    await clock.pass(3_000);
+    expect(server.standing.design.name).toBe('in the dark');
+    expect(editor.snapshot().save.kind).toBe('saved');
+  });
+
+  it('a draft of before is shown and written; undo leads to what the server has', async () => {
+    const { clock, server, editor, name } = open({ version: 3, design: named('from before') });
+    expect(name()).toBe('from before');
+    await clock.pass(500);
+    expect(server.standing.design.name).toBe('from before');
+    editor.undo();
+    expect(name()).toBe('as it was');
+  });
+
+  it('a draft on an older version asks, and nothing is written before somebody decides', async () => {
+    const { clock, server, editor, name } = open({ version: 2, design: named('mine') });
+    await clock.pass(500);
+    expect(editor.snapshot().save.kind).toBe('conflict');
+    await clock.pass(60_000);
+    expect(server.writes).toBe(0);
+    editor.takeTheirs();
+    expect(name()).toBe('as it was');
+    editor.undo();
+    expect(name()).toBe('mine');
+    await clock.pass(500);
+    expect(server.standing).toMatchObject({ version: 4, design: { name: 'mine' } });
+  });
+
+  it('mine is written over theirs when that is chosen', async () => {
+    const { clock, server, editor } = open({ version: 2, design: named('mine') });
+    await clock.pass(500);
+    editor.keepMine();
+    await clock.pass(500);
+    expect(server.standing).toMatchObject({ version: 4, design: { name: 'mine' } });
+    expect(editor.snapshot().save.kind).toBe('saved');
+  });
+
+  it('one that is refused stays here and is not sent again until it is changed', async () => {
+    const { clock, server, editor, kept } = open();
+    server.mood = 'refuses';
+    editor.change(rename('wrong'));
+    await clock.pass(500);
+    expect(editor.snapshot().save).toMatchObject({ kind: 'refused', problem: { remedy: 'Mend it.' } });
+    expect(kept.draft?.design.name).toBe('wrong');
+    server.mood = 'well';
+    await clock.pass(60_000);
+    expect(server.writes).toBe(0);
+    editor.change(rename('right'));
+    await clock.pass(500);
+    expect(server.standing.design.name).toBe('right');
+  });
+
+  it('what others saved is taken over when nothing here is unsaved, else it waits for the conflict', () => {
+    const { editor, name } = open();
+    editor.serverHas({ version: 4, design: named('theirs') });
+    expect(name()).toBe('theirs');
+    editor.change(rename('mine'));
+    editor.serverHas({ version: 5, design: named('theirs again') });
+    expect(name()).toBe('mine');
+    editor.serverHas({ version: 1, design: named('old news') });
+    expect(name()).toBe('mine');
+  });
+
+  it('a stopped editor writes nothing, and goes on when it is started', async () => {
+    const { clock, server, editor } = open();
+    editor.change(rename('left'));
+    editor.stop();
+    await clock.pass(60_000);
+    expect(server.writes).toBe(0);
+    editor.start();
+    await clock.pass(500);
+    expect(server.writes).toBe(1);
+  });
+
+  // A law: after the last pause the server has what the screen shows, whatever came between.
+  it('ends with the server having what is shown', async () => {
+    const step = fc.constantFrom('edit', 'undo', 'redo', 'away', 'back', 'wait');
+    await fc.assert(
+      fc.asyncProperty(fc.array(step, { maxLength: 30 }), async (steps) => {
+        const { clock, server, editor } = open();
+        for (const [k, what] of steps.entries()) {
+          if (what === 'edit') editor.change(rename(`edit ${k}`));
+          else if (what === 'undo') editor.undo();
+          else if (what === 'redo') editor.redo();
+          else if (what === 'wait') await clock.pass(700);
+          else server.mood = what === 'away' ? 'away' : 'well';
+        }
+        server.mood = 'well';
+        await clock.pass(10_000);
+        expect(server.standing.design).toEqual(editor.snapshot().design);
+        expect(editor.snapshot().save.kind).toBe('saved');
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
