@@ -6,7 +6,11 @@ import { afterAll, beforeAll } from 'vitest';
 import { createApp, type RunningApp } from './app.js';
 
 /** A server with the demo jobs, in a folder of its own, for the tests of one file. */
-export function demoServer(): { api: () => ReturnType<typeof request>; folder: string } {
+export function demoServer(): {
+  api: () => ReturnType<typeof request>;
+  app: () => RunningApp['app'];
+  folder: string;
+} {
   const folder = mkdtempSync(join(tmpdir(), 'kobran-test-'));
   let running: RunningApp;
   beforeAll(async () => {
@@ -24,5 +28,5 @@ export function demoServer(): { api: () => ReturnType<typeof request>; folder: s
     await running.stop();
     rmSync(folder, { recursive: true });
   });
-  return { api: () => request(running.app.getHttpServer()), folder };
+  return { api: () => request(running.app.getHttpServer()), app: () => running.app, folder };
 }

@@ -8,7 +8,7 @@ import { facts, jobs, runs } from '../database/schema.js';
 import { readCheckedDesign } from '../errors/readCheckedDesign.js';
 import { FactsService } from '../facts/facts.service.js';
 import { JobsService } from './jobs.service.js';
-import { names, ShopService } from '../shop/shop.service.js';
+import { concerns, ShopService } from '../shop/shop.service.js';
 import { checkTrace, TracesService } from '../traces/traces.service.js';
 
 /** A whole job as one open JSON file, out and in. */
@@ -75,10 +75,10 @@ export class JobFileService {
     return this.jobsService.read(jobId);
   }
 
-  /** The shop’s own entries which these designs name; left out when there are none. */
+  /** The shop’s own entries which decide what is said of these designs; left out when there are none. */
   private async ownEntries(designs: Design[]): Promise<Pick<JobFile, 'catalog'>> {
-    const own = (await this.shop.read()).entries.filter(({ kind, data }) =>
-      designs.some((design) => names(design, kind, data.id)),
+    const own = (await this.shop.read()).entries.filter((entry) =>
+      designs.some((design) => concerns(design, entry)),
     );
     return own.length > 0 ? { catalog: own.map(({ kind, data }) => ({ kind, data })) } : {};
   }

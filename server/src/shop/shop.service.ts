@@ -40,6 +40,13 @@ export function names(design: Design, kind: ShopKind, id: string): boolean {
   });
 }
 
+/** Does an entry decide what is said of a design: as what it is made of, as its port, or as the adapter on the shelf? */
+export function concerns(design: Design, { kind, data }: ShopEntry): boolean {
+  if (kind === 'port')
+    return [design.radio, design.antenna].some(({ name, face }) => name === data.name && face === data.face);
+  return names(design, kind === 'stock' ? 'adapter' : kind, data.id);
+}
+
 /** Where an entry of this kind stands in the shipped catalogue. */
 const shipped = (kind: ShopKind, id: string): boolean =>
   ({

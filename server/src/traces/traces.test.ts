@@ -38,6 +38,44 @@ describe('traces', () => {
     expect(births.sort()).toEqual([second.id, alone.id].sort());
   });
 
+  // Once a flag inside the document: deleting one, making another and restoring the first left two.
+  it('deleting a birth record, making another and restoring the first leaves one', async () => {
+    const [first, second] = [trace({ pieceId: 'jumper' }), trace({ pieceId: 'jumper' })];
+    for (const one of [first, second]) await api().post(path).send(one).expect(204);
+    const births = async (): Promise<string[]> =>
+      (await list()).filter(({ birth, pieceId }) => birth && pieceId === 'jumper').map(({ id }) => id);
+    await api().post(`${path}/${first.id}/birth`).expect(204);
+    await api().delete(`${path}/${first.id}`).expect(204);
+    expect(await births()).toEqual([]);
+    await api().post(`${path}/${second.id}/birth`).expect(204);
+    await api().post(`${path}/${first.id}/restore`).expect(204);
+    expect(await births()).toEqual([second.id]);
+  });
+
+  it('a restored one is the birth record again when none was made meanwhile', async () => {
+    const only = trace({ pieceId: 'jumper' });
+    await api().post(path).send(only).expect(204);
+    await api().post(`${path}/${only.id}/birth`).expect(204);
+    await api().delete(`${path}/${only.id}`).expect(204);
+    await api().post(`${path}/${only.id}/restore`).expect(204);
+    expect((await list()).find(({ id }) => id === only.id)?.birth).toBe(true);
+  });
+
+  it('many who make birth records at once leave one', async () => {
+    const all = Array.from({ length: 6 }, () => trace({ pieceId: 'main' }));
+    for (const one of all) await api().post(path).send(one).expect(204);
+    const answers = await Promise.all(all.map(({ id }) => api().post(`${path}/${id}/birth`)));
+    expect(answers.map(({ status }) => status)).toEqual(all.map(() => 204));
+    expect((await list()).filter(({ birth, pieceId }) => birth && pieceId === 'main')).toHaveLength(1);
+  });
+
+  it('a sweep nobody has cannot be made, deleted or restored', async () => {
+    const nowhere = `${path}/${randomUUID()}`;
+    await api().post(`${nowhere}/birth`).expect(404);
+    await api().delete(nowhere).expect(404);
+    await api().post(`${nowhere}/restore`).expect(404);
+  });
+
   it('a deleted one comes back', async () => {
     const sent = trace();
     await api().post(path).send(sent);
