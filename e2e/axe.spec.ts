@@ -96,9 +96,9 @@ for (let part = 0; part < PARTS; part++) {
   });
 }
 
-test('axe finds nothing at any step of a card, nor in its dialogs', async ({ page, baseURL }) => {
+test('axe finds nothing at any step of a card, nor in its dialogs', async ({ page, baseURL, site }) => {
   test.setTimeout(300_000);
-  await page.goto(`${baseURL}${demo.hf}/make/main.b`);
+  await page.goto(`${baseURL}${(await site('hf')).path}/make/main.b`);
   const progress = page.getByRole('list', { name: 'Steps' }).locator('[aria-current=step]');
   const names: string[] = [];
   for (let guard = 0; guard < 40; guard++) {

@@ -235,7 +235,7 @@ test('a pedal, a tap and a voice go on as Space does', async ({ page, baseURL, s
   await options.getByLabel('By touch: words for hands alone').check();
   await page.keyboard.press('Escape');
   const hear = (words: string): Promise<void> =>
-    page.evaluate((said) => (window as unknown as { hear: (text: string) => void }).hear(said), words);
+    page.evaluate((spoken) => (window as unknown as { hear: (text: string) => void }).hear(spoken), words);
   await expect(page.getByText('count them')).toBeVisible();
   await page.keyboard.press('F9');
   await expect(title(page)).toContainText('Slide on');

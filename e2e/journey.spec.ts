@@ -47,10 +47,10 @@ alone(
     await page.getByRole('link', { name: /^Seal/ }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText('of rubber tape');
     await page
-      .getByRole('button', { name: /^J\d is wrapped/ })
+      .getByRole('button', { name: /^Mark J\d as sealed/ })
       .first()
       .click();
-    await expect(page.getByText(/^Wrapped/).first()).toBeVisible();
+    await expect(page.getByText(/^Sealed/).first()).toBeVisible();
 
     await page.getByRole('link', { name: /^Hand over/ }).click();
     await saved(page);
@@ -68,9 +68,9 @@ alone(
     expect(file.runs[0].log.map(({ kind }) => kind)).toEqual(['sealed']);
 
     await page.goto(`${baseURL}/`);
-    await page.getByLabel('Bring in a job file').setInputFiles(await download.path());
+    await page.getByLabel('Import a job file').setInputFiles(await download.path());
     await expect(page.getByRole('heading', { name: 'Heron Weir' })).toHaveCount(2);
-    await page.getByLabel('Bring in a job file').setInputFiles({
+    await page.getByLabel('Import a job file').setInputFiles({
       name: 'broken.json',
       mimeType: 'application/json',
       buffer: Buffer.from('{"schema": "kobran-job/1",,'),
@@ -107,11 +107,11 @@ alone('a deleted run and a deleted job come back', async ({ page, baseURL }) => 
   await page.goto(`${baseURL}/`);
   await page.getByRole('button', { name: 'Delete UHF link, hut to yagi' }).click();
   await expect(page.getByRole('link', { name: 'UHF link, hut to yagi' })).toBeHidden();
-  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await page.getByRole('button', { name: 'Restore it' }).click();
   await expect(page.getByRole('link', { name: 'UHF link, hut to yagi' })).toBeVisible();
   await page.getByRole('region', { name: 'Oster Crag' }).getByRole('button', { name: 'Delete job' }).click();
   await expect(page.getByRole('region', { name: 'Oster Crag' })).toBeHidden();
   await page.getByText('Deleted jobs (1)').click();
-  await page.getByRole('button', { name: 'Bring it back' }).last().click();
+  await page.getByRole('button', { name: 'Restore it' }).last().click();
   await expect(page.getByRole('region', { name: 'Oster Crag' })).toBeVisible();
 });

@@ -2,7 +2,6 @@ import type { Page } from '@playwright/test';
 import { alone, expect, saved, test } from './server.js';
 
 const title = (page: Page) => page.getByRole('heading', { level: 1 });
-const job = '/jobs/7a0e1d00-0000-4000-8000-00000000b001';
 
 test.beforeEach(({ page }) =>
   page.addInitScript(() => {
@@ -16,7 +15,8 @@ test('the shop’s practice changes the card: schools, tools, dies, crew and the
   baseURL,
   site,
 }) => {
-  await page.goto(`${baseURL}${job}/practice`);
+  const { job, path } = await site('hf');
+  await page.goto(`${baseURL}/jobs/${job.id}/practice`);
   await expect(title(page)).toContainText('Our practice at Brackwater Sluice');
   // Pressed one after the other without waiting: none is lost.
   await page.getByRole('radio', { name: /^Ruler/ }).click();
@@ -32,7 +32,7 @@ test('the shop’s practice changes the card: schools, tools, dies, crew and the
   await expect(page.getByLabel('hot-air gun')).not.toBeChecked();
   await expect(page.getByLabel('8.1 mm')).toBeChecked();
 
-  await page.goto(`${baseURL}${(await site('hf')).path}/make`);
+  await page.goto(`${baseURL}${path}/make`);
   await expect(page.getByText('Not in the shop: hot-air gun').first()).toBeVisible();
   await page.getByRole('link', { name: 'Open the card' }).last().click();
   await expect(page.getByText('hot-air gun – not in the shop')).toBeVisible();

@@ -28,22 +28,22 @@ test('stub, series section, balun, delay and choke each answer; one that cannot 
   site,
 }) => {
   await page.goto(`${baseURL}${(await site('hf')).path}/match?kind=series`);
-  const said = page.getByRole('main').getByRole('status').first();
+  const answer = page.getByRole('main').getByRole('status').first();
   await page.getByLabel('Antenna, resistance').fill('400');
   await page.getByLabel('Antenna, resistance').press('Enter');
-  await expect(said).toContainText('No series section of this cable matches this load');
+  await expect(answer).toContainText('No series section of this cable matches this load');
   await page.getByRole('radio', { name: 'Stub', exact: true }).click();
-  await expect(said).toContainText(/Shorted stub: SWR 1\.\d\d/);
+  await expect(answer).toContainText(/Shorted stub: SWR 1\.\d\d/);
   await page.getByRole('radio', { name: /^Second/ }).check();
-  await expect(said).toContainText('Shorted stub');
+  await expect(answer).toContainText('Shorted stub');
   await page.getByRole('radio', { name: 'Half-wave balun' }).click();
-  await expect(said).toContainText(/SWR 1\.0\d/);
+  await expect(answer).toContainText(/SWR 1\.0\d/);
   await page.getByRole('radio', { name: 'Delay line' }).click();
   await page.getByLabel('Or nanoseconds').fill('10 ns');
   await page.getByLabel('Or nanoseconds').press('Enter');
   await expect(page.getByRole('textbox', { name: 'Degrees' })).toHaveValue('19.33°');
   await page.getByRole('radio', { name: 'Choke' }).click();
-  await expect(said).toContainText(/turns of RG-8X/);
+  await expect(answer).toContainText(/turns of RG-8X/);
   await page.getByRole('button', { name: /^Add the turns to/ }).click();
   await expect(page.getByText(/is longer by its turns/)).toBeVisible();
 });

@@ -47,7 +47,7 @@ test('files are brought in, several at once; a wrong one is refused with its lin
   expect((await saving).suggestedFilename()).toBe('good.s1p');
   await page.getByRole('button', { name: 'Delete good.s1p' }).click();
   await expect(page.getByRole('radio', { name: /good\.s1p/ })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await page.getByRole('button', { name: 'Restore it' }).click();
   await expect(page.getByRole('radio', { name: /good\.s1p/ })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('radio', { name: /good\.s1p/ })).toBeVisible();

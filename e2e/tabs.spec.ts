@@ -35,7 +35,7 @@ alone(
     await page.waitForTimeout(1_500); /* every screen is fetched in the background by then */
     await kobran.kill();
     await page.getByRole('link', { name: /^Seal/ }).click();
-    await expect(page.getByRole('heading', { level: 1 })).toContainText('joints to wrap');
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('joints to seal');
     await page.goBack();
     await page.getByLabel('Name of the run').fill('Typed in the dark');
     await page.getByLabel('Name of the run').press('Enter');

@@ -1,3 +1,4 @@
+import type * as contract from '@kobran/contract';
 import {
   catalog as shipped,
   withShop,
@@ -94,7 +95,7 @@ export function orThrow<T>(result: Result<T>): T {
 }
 
 /** The rules of documents come with a validator: they are fetched by the commands which read documents, not by the others. */
-export const rules = () => import('@kobran/contract');
+export const rules = (): Promise<typeof contract> => import('@kobran/contract');
 
 export async function checkedDesign(value: unknown, catalog: Catalog): Promise<Design> {
   const { readDesign } = await rules();

@@ -29,6 +29,8 @@ import { TracesModule } from './traces/traces.module.js';
 /** A job file with its sweeps; anything else is far smaller. */
 const BODY_LIMIT = '16mb';
 
+const KEEP_ALIVE_MS = 65_000;
+
 @Global()
 @Module({})
 class PlacesModule {
@@ -96,6 +98,8 @@ export async function createApp(config: Config): Promise<RunningApp> {
   serveOpenApi(app);
   serveWeb(app, config.webFolder);
   await app.init();
+  // Longer than a client keeps a connection it does not use: else it writes into one that is just being closed.
+  app.getHttpServer().keepAliveTimeout = KEEP_ALIVE_MS;
   return {
     app,
     logger,

@@ -29,7 +29,7 @@ export function lengthCommand(kobran: Command, { print, catalog }: Desk): void {
       const frequencyHz = orThrow(parseFrequency(frequencyText));
       const velocityFactor = velocityOf(options, await catalog());
       const schools = compareSchools({ frequencyHz, degrees }, velocityFactor);
-      const said = (metres: number): { metres: number; metric: string; imperial: string } => ({
+      const bothUnits = (metres: number): { metres: number; metric: string; imperial: string } => ({
         metres,
         metric: formatLength(metres, { system: 'metric', digits: 3 }),
         imperial: formatLength(metres, { system: 'imperial' }),
@@ -38,8 +38,8 @@ export function lengthCommand(kobran: Command, { print, catalog }: Desk): void {
         degrees,
         frequencyHz,
         velocityFactor,
-        exact: said(schools.exactM),
-        shop: said(schools.shopM),
+        exact: bothUnits(schools.exactM),
+        shop: bothUnits(schools.shopM),
         differenceMm: schools.differenceM * 1000,
         differenceDeg: schools.differenceDeg,
       });

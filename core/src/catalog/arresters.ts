@@ -79,7 +79,7 @@ const nominal: Nominal[] = [
   },
 ];
 
-const said: Record<Arrester['kind'], string> = {
+const kindNames: Record<Arrester['kind'], string> = {
   'gas tube': 'Gas-tube arrester',
   'dc-blocked gas tube': 'DC-blocked arrester',
   'quarter-wave stub': 'Quarter-wave stub arrester',
@@ -91,7 +91,7 @@ function arrester({ face, note, ...own }: Nominal): Arrester {
   const blocked = own.kind === 'dc-blocked gas tube';
   return {
     ...own,
-    name: `${said[own.kind]}, ${name} to ${name}${note ? `, ${note}` : ''}`,
+    name: `${kindNames[own.kind]}, ${name} to ${name}${note ? `, ${note}` : ''}`,
     faces: [face, face],
     symmetrical: !blocked,
     passesDc: own.kind === 'gas tube',

@@ -52,14 +52,14 @@ export function setSpread(members: readonly SetMember[], frequencyHz: number): S
 }
 
 function against(members: readonly SetMember[]): string[] {
-  const said: string[] = [];
+  const reasons: string[] = [];
   if (new Set(members.map(({ cable }) => cable.id)).size > 1)
-    said.push('They are not all of one cable: with temperature they drift apart.');
+    reasons.push('They are not all of one cable: with temperature they drift apart.');
   const lots = new Set(members.map(({ lot }) => lot));
-  if (lots.has('')) said.push('The lot of some is not known: a set is cut from one.');
+  if (lots.has('')) reasons.push('The lot of some is not known: a set is cut from one.');
   else if (lots.size > 1)
-    said.push(`They are of ${lots.size} lots: velocity and its drift differ between lots.`);
-  return said;
+    reasons.push(`They are of ${lots.size} lots: velocity and its drift differ between lots.`);
+  return reasons;
 }
 
 /** PTFE changes its crystal near 19 °C and its phase by hundreds of ppm. Handbook practice; common in the trade. */

@@ -8,10 +8,10 @@ import { fail, ok, parseDegrees, type Result } from '../quantity/index.js';
  * @example parseElectrical('1/4 wave', 145e6) // 90
  */
 export function parseElectrical(text: string, frequencyHz: number): Result<number> {
-  const said = text.trim().toLowerCase();
-  const wave = /^(\d+(?:[.,]\d+)?)(?:\s*\/\s*(\d+))?\s*(?:waves?|wavelengths?|wl|λ|lambda)$/.exec(said);
-  const greek = /^(?:λ|lambda)\s*\/\s*(\d+)$/.exec(said);
-  const time = /^(\d+(?:[.,]\d+)?)\s*(ns|ps)$/.exec(said);
+  const folded = text.trim().toLowerCase();
+  const wave = /^(\d+(?:[.,]\d+)?)(?:\s*\/\s*(\d+))?\s*(?:waves?|wavelengths?|wl|λ|lambda)$/.exec(folded);
+  const greek = /^(?:λ|lambda)\s*\/\s*(\d+)$/.exec(folded);
+  const time = /^(\d+(?:[.,]\d+)?)\s*(ns|ps)$/.exec(folded);
   const number = (digits: string): number => Number(digits.replace(',', '.'));
   if (greek) return within(360 / Number(greek[1]), text);
   if (wave) return within((360 * number(wave[1])) / Number(wave[2] ?? 1), text);

@@ -17,7 +17,7 @@ const yesNo = [
   { id: 'yes', text: 'Yes' },
   { id: 'no', text: 'No' },
 ];
-const said = (yes: boolean): string => (yes ? 'yes' : 'no');
+const yesOrNo = (yes: boolean): string => (yes ? 'yes' : 'no');
 
 /** The diameter a ruler meets first: across the plug’s nut, or the jack’s barrel. */
 export const acrossMm = (face: Face): number => {
@@ -100,7 +100,7 @@ export const features: Feature[] = [
     question: 'Does the centre prick a fingertip?',
     how: 'Power off. Press gently into the middle; a hole feels flat.',
     answers: yesNo,
-    truth: (face) => (face.series === 'pair' ? undefined : said(face.contact === 'pin')),
+    truth: (face) => (face.series === 'pair' ? undefined : yesOrNo(face.contact === 'pin')),
   },
   {
     id: 'turning-ring',
@@ -108,7 +108,7 @@ export const features: Feature[] = [
     question: 'Does a ring turn freely round it?',
     how: 'Hold the body and turn the front part.',
     answers: yesNo,
-    truth: (face) => said(face.body === 'plug' && ['thread', 'bayonet'].includes(seriesOf(face).coupling)),
+    truth: (face) => yesOrNo(face.body === 'plug' && ['thread', 'bayonet'].includes(seriesOf(face).coupling)),
   },
   {
     id: 'feel-lugs',
@@ -116,7 +116,7 @@ export const features: Feature[] = [
     question: 'Can you feel two lugs on opposite sides?',
     how: 'Turn it between thumb and finger.',
     answers: yesNo,
-    truth: (face) => said(couplingOf(face) === 'lugs'),
+    truth: (face) => yesOrNo(couplingOf(face) === 'lugs'),
   },
   {
     id: 'feel-thread',
@@ -124,7 +124,7 @@ export const features: Feature[] = [
     question: 'Does a fingernail catch on a thread outside?',
     how: 'Draw the nail along it from the front.',
     answers: yesNo,
-    truth: (face) => said(couplingOf(face) === 'thread-outside'),
+    truth: (face) => yesOrNo(couplingOf(face) === 'thread-outside'),
   },
   {
     id: 'across',
@@ -202,6 +202,6 @@ export const features: Feature[] = [
     question: 'Is the pin the bare copper of the cable itself?',
     how: 'Reddish, round, and cut off by hand.',
     answers: yesNo,
-    truth: (face) => said(face.series === 'f' && face.body === 'plug'),
+    truth: (face) => yesOrNo(face.series === 'f' && face.body === 'plug'),
   },
 ];

@@ -56,11 +56,11 @@ function couplingClash(a: Face, b: Face): string {
     return `Both threads are ${sa.thread} and start to turn, but the ${pinMm(a)} mm and ${pinMm(b)} mm contacts do not belong together; forcing it spreads the smaller socket.`;
   if (threads && differs <= NEARLY_MM)
     return `${sa.thread} and ${sb.thread} are both about ${sa.threadMm} mm across and start to turn, then bind: the pitches differ, and so do the ${pinMm(a)} mm and ${pinMm(b)} mm contacts.`;
-  const said = ({ name, coupling, thread, threadMm }: typeof sa): string =>
+  const threadText = ({ name, coupling, thread, threadMm }: typeof sa): string =>
     coupling === 'soldered'
       ? `${name} has no coupling, only ends to solder`
       : `${name} couples by ${thread} (${threadMm} mm)`;
-  return `${said(sa)}; ${said(sb)}.`;
+  return `${threadText(sa)}; ${threadText(sb)}.`;
 }
 
 const sameBody: Rule = (a, b) => {
@@ -110,9 +110,9 @@ const pinAgainstSocket: Rule = (a, b) => {
   const [pin, socket] = a.contact === 'pin' ? [a, b] : [b, a];
   const extra = pinMm(pin) - pinMm(socket);
   if (Math.abs(extra) < PIN_TELLS_MM) return undefined;
-  const said = (face: Face): string =>
+  const contactText = (face: Face): string =>
     face.thinPin ? 'thin-pin' : face.impedanceOhm === null ? '' : `${face.impedanceOhm} ohm`;
-  const meets = `The ${said(pin)} pin is ${pinMm(pin)} mm; the ${said(socket)} socket is made for ${pinMm(socket)} mm.`;
+  const meets = `The ${contactText(pin)} pin is ${pinMm(pin)} mm; the ${contactText(socket)} socket is made for ${pinMm(socket)} mm.`;
   const todo = `Use ${seriesOf(a).name} connectors of one impedance and make.`;
   return extra < 0
     ? mating('no contact', `${meets} It is loose and makes no reliable contact.`, todo, standards(a, b))
@@ -155,10 +155,10 @@ function judge(a: Face, b: Face): Mating {
     const found = rule(a, b);
     if (found) return found;
   }
-  const { coupling, torqueSaid, standard } = seriesOf(a);
+  const { coupling, torque, standard } = seriesOf(a);
   const how: Record<typeof coupling, string> = {
-    thread: `Tighten: ${torqueSaid}.`,
-    bayonet: `Turn a ${torqueSaid}.`,
+    thread: `Tighten: ${torque}.`,
+    bayonet: `Turn a ${torque}.`,
     'push-on': 'Push home; nothing holds it but friction.',
     soldered: 'Solder, or screw the lugs down; then seal the split.',
   };

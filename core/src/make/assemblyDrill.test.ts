@@ -97,9 +97,9 @@ describe('a drawn end shows its fault and nothing else', () => {
   it.each(endFaults.filter((fault) => fault !== 'none'))('%s', (fault) => {
     const spoilt = drawnEnd(card, fault);
     expect(spoilt).not.toEqual(sound);
-    expect(spoilt.said).not.toBe(sound.said);
+    expect(spoilt.description).not.toBe(sound.description);
     // The words say what is seen, not what it is called.
-    expect(spoilt.said.toLowerCase()).not.toContain(fault);
+    expect(spoilt.description.toLowerCase()).not.toContain(fault);
     expect(faultKinds[fault].reason).toMatch(/\.$/);
     expect(faultKinds[fault].step(card), fault).toBeTruthy();
   });

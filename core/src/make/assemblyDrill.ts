@@ -139,19 +139,19 @@ const slips: { spoil: (lengths: number[]) => number[]; causes: string }[] = [
 
 function stripQuestion(id: string, card: Card, rng: RandomGenerator, system: UnitSystem): AssemblyQuestion {
   const lengths = card.gauge.stretches.map(({ lengthMm }) => lengthMm);
-  const said = (some: number[]): string =>
+  const formatLengths = (some: number[]): string =>
     card.gauge.stretches
       .map(
         ({ layer }: GaugeStretch, k) =>
           `${layer} ${formatLength(some[k] / 1000, { system, small: true, fraction: 32 })}`,
       )
       .join(', ');
-  const right = said(lengths);
+  const right = formatLengths(lengths);
   const wrong = new Map<string, string>();
   const cut = new Map([[right, lengths]]);
   for (const { spoil, causes } of shuffled(slips, rng)) {
     const spoilt = spoil(lengths);
-    const text = said(spoilt);
+    const text = formatLengths(spoilt);
     if (text === right || wrong.size === 3) continue;
     wrong.set(text, causes);
     cut.set(text, spoilt);

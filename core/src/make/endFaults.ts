@@ -26,7 +26,7 @@ export interface DrawnEnd {
   /** The dielectric swollen and sunken by heat: by how much its diameter varies, mm; 0 when it is sound. */
   swollenMm: number;
   /** What a sighted person would learn, without naming the fault. */
-  said: string;
+  description: string;
 }
 
 /** A fault of an end: when it can occur, how it shows, and which step of the card would have caught it. */
@@ -58,7 +58,7 @@ export const faultKinds: Record<EndFault, FaultKind> = {
     spoil: (end) => ({
       ...end,
       whisker: true,
-      said: `${end.said} One thin strand runs from the braid along the dielectric to the centre.`,
+      description: `${end.description} One thin strand runs from the braid along the dielectric to the centre.`,
     }),
     reason: 'It shorts the end, now or at the first bend; the short check before the body finds it.',
     step: (card) => stepNamed(card, 'strands'),
@@ -75,7 +75,7 @@ export const faultKinds: Record<EndFault, FaultKind> = {
             ? { ...one, lengthMm: one.lengthMm + braidOf(end) * 0.65 }
             : one,
       ),
-      said: end.said.replace(/braid [\d.]+ mm/, `braid ${(braidOf(end) * 0.35).toFixed(1)} mm`),
+      description: end.description.replace(/braid [\d.]+ mm/, `braid ${(braidOf(end) * 0.35).toFixed(1)} mm`),
     }),
     reason:
       'The neck is longer than the braid over it: ferrule or gland holds only part of the shield, and it pulls out.',
@@ -87,7 +87,7 @@ export const faultKinds: Record<EndFault, FaultKind> = {
     spoil: (end) => ({
       ...end,
       swollenMm: 0.35 * (end.stretches.find(({ layer }) => layer === 'dielectric')?.diameterMm ?? 0),
-      said: `${end.said} The dielectric bulges in one place and is sunken in another.`,
+      description: `${end.description} The dielectric bulges in one place and is sunken in another.`,
     }),
     reason:
       'Heated too long: the centre wanders towards the braid, the impedance is wrong there, and it arcs or shorts under power.',
@@ -99,7 +99,7 @@ export const faultKinds: Record<EndFault, FaultKind> = {
     spoil: (end, { cable }) => ({
       ...end,
       pin: end.pin && { ...end.pin, boreMm: cable.centreMm * 1.7, gapMm: 1.6 },
-      said: end.said.replace(
+      description: end.description.replace(
         'The pin sits on the conductor without play, hard against the dielectric.',
         'The pin’s bore is much wider than the conductor, and a gap shows between pin and dielectric.',
       ),
@@ -114,7 +114,7 @@ export const faultKinds: Record<EndFault, FaultKind> = {
     spoil: (end) => ({
       ...end,
       onCable: end.onCable.filter(({ id }) => id !== 'ferrule'),
-      said: end.said
+      description: end.description
         .replace(/ferrule, |, ferrule|ferrule/, '')
         .replace('On the cable: .', 'On the cable: nothing.'),
     }),
@@ -148,7 +148,7 @@ export function drawnEnd(card: Card, fault: EndFault): DrawnEnd {
       : {}),
     whisker: false,
     swollenMm: 0,
-    said: [
+    description: [
       `From the cut: ${gauge.stretches.map(({ layer, lengthMm }) => `${layer} ${lengthMm.toFixed(1)} mm`).join(', ')}.`,
       ...(pin ? ['The pin sits on the conductor without play, hard against the dielectric.'] : []),
       `The neck of the part is ${part.neckMm.toFixed(1)} mm long.`,

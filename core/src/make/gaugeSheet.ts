@@ -34,7 +34,7 @@ export function gaugeSheet(card: Card, head: SheetHead, system: UnitSystem): Pap
     x: number,
     y: number,
     sizePt: number,
-    said: string,
+    content: string,
     more: { bold?: boolean; ink?: Ink; width?: number } = {},
   ): number =>
     shapes.push({
@@ -43,7 +43,7 @@ export function gaugeSheet(card: Card, head: SheetHead, system: UnitSystem): Pap
       y,
       width: A4.widthMm - MARGIN - x,
       sizePt,
-      text: said.replace(/\s?M?Ω/g, (unit) => (unit.includes('M') ? ' megohm' : ' ohm')),
+      text: content.replace(/\s?M?Ω/g, (unit) => (unit.includes('M') ? ' megohm' : ' ohm')),
       ...more,
     });
   text(MARGIN, 12, 18, head.end, { bold: true });
@@ -63,7 +63,7 @@ type Write = (
   x: number,
   y: number,
   sizePt: number,
-  said: string,
+  content: string,
   more?: { bold?: boolean; ink?: Ink; width?: number },
 ) => number;
 
@@ -163,14 +163,19 @@ function gauge(shapes: Shape[], text: Write, card: Card, system: UnitSystem, top
       stroke: 'ink',
       what: 'tick',
     });
-    text(MARGIN + jacketCutMm + 4, y - 2, 10, `${layer} cut at ${said(atMm, system)}, ± ${toleranceMm} mm`);
+    text(
+      MARGIN + jacketCutMm + 4,
+      y - 2,
+      10,
+      `${layer} cut at ${lengthText(atMm, system)}, ± ${toleranceMm} mm`,
+    );
     y += 6;
   }
   if (stretches.length === 0) text(MARGIN, y - 2, 10, 'Nothing is stripped: cut it square.');
   return bottom + 4;
 }
 
-const said = (mm: number, system: UnitSystem): string =>
+const lengthText = (mm: number, system: UnitSystem): string =>
   formatLength(mm / 1000, { system, small: true, fraction: 32 });
 
 /** Loose parts at true size; a new row where the paper ends. */
@@ -213,7 +218,7 @@ function train(shapes: Shape[], text: Write, card: Card, top: number): number {
 
 function marks(text: Write, card: Card, system: UnitSystem, top: number): number {
   const blades = stripToolSettings(card.gauge, card.cable)
-    .map(({ atMm, leavesMm }) => `${said(atMm, system)} leaving ${leavesMm.toFixed(1)} mm across`)
+    .map(({ atMm, leavesMm }) => `${lengthText(atMm, system)} leaving ${leavesMm.toFixed(1)} mm across`)
     .join('; ');
   text(MARGIN, top, 10, 'Without a ruler', { bold: true });
   text(MARGIN, top + 5, 9, card.gauge.partAsGauge);

@@ -54,4 +54,4 @@ export { shareDifference, tally, wilson, type EndOutcome, type Tally } from './s
 export { STRIP_TOLERANCE_MM, stripGauge } from './stripGauge.js';
 export type { GaugeStretch, Layer, StripGauge } from './stripGauge.js';
 export { stripToolSettings, type Blade } from './stripTool.js';
-export { owns, ownsDie, toolIds, toolNames, toolSaid, type ToolId, type ToolNeed } from './tools.js';
+export { owns, ownsDie, toolIds, toolNames, formatTool, type ToolId, type ToolNeed } from './tools.js';

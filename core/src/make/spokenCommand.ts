@@ -63,24 +63,24 @@ const units: Record<string, string> = {
  * @example spokenCommand('value two hundred megohms') // { kind: 'value', text: '200 Mohm' }
  */
 export function spokenCommand(heard: string): SpokenCommand | undefined {
-  const said = heard
+  const spoken = heard
     .toLowerCase()
     .replace(/[^\p{L}\p{N}.,\s-]/gu, ' ')
     .replace(/[.,](?!\d)/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();
-  if (said in words) {
-    const kind = words[said];
+  if (spoken in words) {
+    const kind = words[spoken];
     return kind === 'value' ? undefined : { kind };
   }
-  if (/^(value )?(it (shows|is) )?(open|over range|over load|overload|o l|ol)$/.test(said))
+  if (/^(value )?(it (shows|is) )?(open|over range|over load|overload|o l|ol)$/.test(spoken))
     return { kind: 'value', text: 'open' };
-  const value = /^(?:value|reading|it shows) (.+)$/.exec(said);
+  const value = /^(?:value|reading|it shows) (.+)$/.exec(spoken);
   return value ? valueOf(value[1]) : undefined;
 }
 
-function valueOf(said: string): SpokenCommand | undefined {
-  const parts = said
+function valueOf(spoken: string): SpokenCommand | undefined {
+  const parts = spoken
     .replace(/-/g, ' ')
     .replace(/\b(milli|kilo|mega|meg) ohms?\b/g, '$1ohm')
     .split(' ');

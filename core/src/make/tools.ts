@@ -40,5 +40,5 @@ export const owns = (
   { tool, hexMm }: ToolNeed,
 ): boolean => (!tools || tools.includes(tool)) && (hexMm === undefined || ownsDie(diesMm, hexMm));
 
-export const toolSaid = ({ tool, hexMm }: ToolNeed): string =>
+export const formatTool = ({ tool, hexMm }: ToolNeed): string =>
   hexMm === undefined ? toolNames[tool] : `${toolNames[tool]}: ${hexMm} mm across flats`;

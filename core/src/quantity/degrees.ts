@@ -13,6 +13,6 @@ export function parseDegrees(text: string): Result<number> {
     units: { deg: 1, wave: 360, waves: 360 },
     bare: 'deg',
     most: 36_000,
-    mostSaid: 'a hundred waves',
+    maxText: 'a hundred waves',
   });
 }

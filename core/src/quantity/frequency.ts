@@ -13,7 +13,7 @@ export function parseFrequency(text: string): Result<number> {
     units: { hz: 1, khz: 1e3, mhz: 1e6, ghz: 1e9 },
     bare: 'mhz',
     most: 100e9,
-    mostSaid: '100 GHz',
+    maxText: '100 GHz',
   });
 }
 

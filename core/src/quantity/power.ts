@@ -34,7 +34,7 @@ export function parsePower(text: string, { allowZero = false } = {}): Result<num
     units: { w: 1, mw: 1e-3, kw: 1e3, megawatt: 1e6 },
     bare: 'w',
     most: 100e3,
-    mostSaid: '100 kW',
+    maxText: '100 kW',
     allowZero,
   });
 }

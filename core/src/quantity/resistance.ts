@@ -27,7 +27,7 @@ export function parseResistance(text: string): Result<number> {
     },
     bare: 'ohm',
     most: 1e13,
-    mostSaid: '10 Tohm',
+    maxText: '10 Tohm',
     caseMatters: true,
     allowZero: true,
   });

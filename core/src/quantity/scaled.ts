@@ -11,7 +11,7 @@ export interface ScaledQuantity {
   bare?: string;
   /** Largest believable value, SI. */
   most: number;
-  mostSaid: string;
+  maxText: string;
   /** `m` and `M` mean different things (mohm, Mohm). */
   caseMatters?: boolean;
   allowZero?: boolean;
@@ -53,7 +53,7 @@ export function parseScaled(text: string, q: ScaledQuantity): Result<number> {
   if (value === 0 && !q.allowZero)
     return refuse('zero', `The ${q.kind} is zero.`, term.at, `Type a ${q.kind} above zero.`);
   if (!(value <= q.most)) {
-    return refuse('too-large', `The ${q.kind} is beyond ${q.mostSaid}.`, term.at, 'Check the unit.');
+    return refuse('too-large', `The ${q.kind} is beyond ${q.maxText}.`, term.at, 'Check the unit.');
   }
   return { ok: true, value };
 }

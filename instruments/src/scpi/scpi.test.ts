@@ -131,11 +131,11 @@ describe('an instrument', () => {
   it('a full queue ends with an overflow', async () => {
     const ask = asking();
     for (let k = 0; k < 30; k++) await ask('NONSENSE');
-    const said: string[] = [];
+    const answers: string[] = [];
     for (let one = await ask('SYST:ERR?'); one && !one.startsWith('0,'); one = await ask('SYST:ERR?'))
-      said.push(one);
-    expect(said).toHaveLength(20);
-    expect(said.at(-1)).toMatch(/^-350/);
+      answers.push(one);
+    expect(answers).toHaveLength(20);
+    expect(answers.at(-1)).toMatch(/^-350/);
   });
 
   // IEEE 488.2, 11.5.1: bit 7 power on, bit 5 command error, bit 4 execution error; reading clears.

@@ -76,7 +76,7 @@ async function olderFolder(): Promise<void> {
     ...(image ? { loadDataDir: image } : {}),
   });
   await migrate(drizzle(client), { migrationsFolder: older });
-  const all = { ...rows, log_entries: [...rows.log_entries, ...oldLog] };
+  const all: typeof rows = { ...rows, log_entries: [...rows.log_entries, ...oldLog] };
   // A trace which was deleted, made birth record, and whose piece got another one meanwhile: two stood after restoring it.
   const [trace] = all.traces;
   const second = { ...trace, id: id(99), data: { ...(trace.data as object), id: id(99), birth: true } };
@@ -87,7 +87,7 @@ async function olderFolder(): Promise<void> {
   ];
   for (const table of ['jobs', 'runs', 'readings', 'log_entries', 'traces', 'shop_entries', 'instruments'])
     await client.query(`insert into ${table} select * from json_populate_recordset(null::${table}, $1)`, [
-      JSON.stringify(all[table as keyof typeof all]),
+      JSON.stringify(all[table]),
     ]);
   await client.close();
 }

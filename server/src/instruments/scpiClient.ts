@@ -74,12 +74,12 @@ export class ScpiClient {
   async clearErrors(): Promise<void> {
     let first: string | undefined;
     for (let k = 0; k < MAX_ERRORS; k++) {
-      const said = await this.ask('SYST:ERR?');
-      const [, code, text] = /^([+-]?\d+),\s*"(.*)"$/.exec(said) ?? [];
+      const answer = await this.ask('SYST:ERR?');
+      const [, code, text] = /^([+-]?\d+),\s*"(.*)"$/.exec(answer) ?? [];
       if (code === undefined)
         throw new InstrumentFault(
           'nonsense',
-          `It answered “${said.slice(0, 40)}” when asked for its errors.`,
+          `It answered “${answer.slice(0, 40)}” when asked for its errors.`,
         );
       if (Number(code) === 0) break;
       first ??= `${text} (${code})`;

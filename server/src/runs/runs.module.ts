@@ -1,5 +1,5 @@
 import { Module } from '@nestjs/common';
-import { FactsController } from '../facts/facts.controller.js';
+import { FactsController } from './facts.controller.js';
 import { FactsService } from '../facts/facts.service.js';
 import { PracticeModule } from '../practice/practice.module.js';
 import { ShopModule } from '../shop/shop.module.js';

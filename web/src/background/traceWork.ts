@@ -7,10 +7,10 @@ export const traceWork = {
     if (!result.ok) return result;
     const { trace, notes } = result.value;
     const few = thinned(trace, most);
-    const said =
+    const thinning =
       few === trace
         ? []
         : [`${trace.frequencyHz.length} points were thinned to ${most}, evenly over the sweep.`];
-    return { ok: true, value: { trace: few, notes: [...notes, ...said] } };
+    return { ok: true, value: { trace: few, notes: [...notes, ...thinning] } };
   },
 };

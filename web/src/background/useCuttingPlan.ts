@@ -1,8 +1,8 @@
 import type { CuttingPlan, PlanLimits, Reel, WantedPiece } from '@kobran/core';
-import { useSolving, type Solver, type Solving } from './useSolving.js';
+import { useBackground, type BackgroundWork, type Job, type Work } from './useBackground.js';
 import type { PlanNews } from './planWork.js';
 
-export type PlanState = Solving<PlanNews, CuttingPlan>;
+export type PlanState = Work<PlanNews, CuttingPlan>;
 
 interface PlanWish {
   wanted: readonly WantedPiece[];
@@ -10,12 +10,8 @@ interface PlanWish {
   limits: PlanLimits;
 }
 
-const plan: Parameters<typeof useSolving<PlanNews, CuttingPlan, PlanWish>>[0] = (
-  worker,
-  { wanted, reels, limits },
-  tell,
-) => worker.plan(wanted, reels, limits, tell);
+const plan: Job<PlanNews, CuttingPlan, PlanWish> = (worker, { wanted, reels, limits }, tell) =>
+  worker.plan(wanted, reels, limits, tell);
 
 /** Works a cutting plan out in a worker. */
-export const useCuttingPlan = (): Solver<PlanNews, CuttingPlan, PlanWish> =>
-  useSolving<PlanNews, CuttingPlan, PlanWish>(plan);
+export const useCuttingPlan = (): BackgroundWork<PlanNews, CuttingPlan, PlanWish> => useBackground(plan);

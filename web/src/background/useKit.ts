@@ -1,8 +1,8 @@
 import type { KitAnswer, KitLimits, KitPairing, ShopEntry } from '@kobran/core';
-import { useSolving, type Solver, type Solving } from './useSolving.js';
+import { useBackground, type BackgroundWork, type Job, type Work } from './useBackground.js';
 import type { KitNews } from './kitWork.js';
 
-export type KitState = Solving<KitNews, KitAnswer>;
+export type KitState = Work<KitNews, KitAnswer>;
 
 interface KitWish {
   pairings: readonly KitPairing[];
@@ -10,12 +10,8 @@ interface KitWish {
   limits: KitLimits;
 }
 
-const cover: Parameters<typeof useSolving<KitNews, KitAnswer, KitWish>>[0] = (
-  worker,
-  { pairings, own, limits },
-  tell,
-) => worker.cover(pairings, own, limits, tell);
+const cover: Job<KitNews, KitAnswer, KitWish> = (worker, { pairings, own, limits }, tell) =>
+  worker.cover(pairings, own, limits, tell);
 
 /** Works a kit out in a worker. */
-export const useKit = (): Solver<KitNews, KitAnswer, KitWish> =>
-  useSolving<KitNews, KitAnswer, KitWish>(cover);
+export const useKit = (): BackgroundWork<KitNews, KitAnswer, KitWish> => useBackground(cover);

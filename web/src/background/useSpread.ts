@@ -1,9 +1,6 @@
-import type { Design, RunSpread } from '@kobran/core';
-import { wrap, type Remote } from 'comlink';
-import { useEffect, useState } from 'react';
-import { useShop } from '../store/Shop.js';
-import type { Background } from './background.worker.js';
-import { openBackground } from './openBackground.js';
+import type { Design, RunSpread, ShopEntry } from '@kobran/core';
+import { useEffect } from 'react';
+import { useBackground, type Job } from './useBackground.js';
 
 /** How often a run is built, and the seed by which it always comes out the same. */
 const DRAWS = 400;
@@ -11,32 +8,31 @@ const SEED = 1;
 /** Nobody reads it while a piece is dragged. */
 const QUIET_MS = 350;
 
-let shared: Remote<Background> | undefined;
-const worker = (): Remote<Background> => (shared ??= wrap<Background>(openBackground()));
+interface SpreadWish {
+  design: Design;
+  own: readonly ShopEntry[];
+}
 
 /** What many runs come out at, or why that is not known. */
-export type KnownSpread = { spread: RunSpread } | { why: string };
+export type SpreadOutcome = { spread: RunSpread } | { why: string };
+
+const build: Job<never, { design: Design; spread: RunSpread }, SpreadWish> = async (
+  worker,
+  { design, own },
+) => ({
+  design,
+  spread: await worker.spread(design, own, DRAWS, SEED),
+});
 
 /** What many runs built from a design come out at; nothing while it is worked out. */
-export function useSpread(design: Design): KnownSpread | undefined {
-  const { own } = useShop();
-  const [known, setKnown] = useState<{ design: Design; outcome: KnownSpread }>();
+export function useSpread(design: Design, own: readonly ShopEntry[]): SpreadOutcome | undefined {
+  const { state, start } = useBackground(build);
   useEffect(() => {
-    let over = false;
-    const timer = setTimeout(() => {
-      worker()
-        .spread(design, own, DRAWS, SEED)
-        .then((spread) => {
-          if (!over) setKnown({ design, outcome: { spread } });
-        })
-        .catch((error: unknown) => {
-          if (!over) setKnown({ design, outcome: { why: String(error) } });
-        });
-    }, QUIET_MS);
-    return () => {
-      over = true;
-      clearTimeout(timer);
-    };
-  }, [design, own]);
-  return known?.design === design ? known.outcome : undefined;
+    const timer = setTimeout(() => start({ design, own }), QUIET_MS);
+    return () => clearTimeout(timer);
+  }, [design, own, start]);
+  if (state.kind === 'failed') return { why: state.why };
+  return state.kind === 'done' && state.answer.design === design
+    ? { spread: state.answer.spread }
+    : undefined;
 }

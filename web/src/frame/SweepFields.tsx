@@ -6,10 +6,10 @@ import { QuantityField } from '../ui/QuantityField.js';
 
 const MAX_POINTS = 10_001;
 
-const within = (read: Result<number>, least: number, most: number, said: string): Result<number> =>
+const within = (read: Result<number>, least: number, most: number, message: string): Result<number> =>
   !read.ok || (read.value >= least && read.value <= most)
     ? read
-    : fail('sweep.range', said, 'sweep', 'Change one of the two.');
+    : fail('sweep.range', message, 'sweep', 'Change one of the two.');
 
 /** From, to, points, averages and ports of a sweep. */
 export function SweepFields({

@@ -42,11 +42,11 @@ export function Menu({
             <DropdownMenu.Item key={to} asChild>
               {file ? (
                 <a href={to} target="_blank" rel="noreferrer" className={ITEM}>
-                  <Said name={name} hint={hint} />
+                  <ItemText name={name} hint={hint} />
                 </a>
               ) : (
                 <Link to={to} className={ITEM}>
-                  <Said name={name} hint={hint} />
+                  <ItemText name={name} hint={hint} />
                 </Link>
               )}
             </DropdownMenu.Item>
@@ -57,7 +57,7 @@ export function Menu({
   );
 }
 
-function Said({ name, hint }: { name: string; hint: string }): ReactNode {
+function ItemText({ name, hint }: { name: string; hint: string }): ReactNode {
   return (
     <>
       <span className="font-semibold">{name}</span>

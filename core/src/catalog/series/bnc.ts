@@ -25,7 +25,7 @@ export const bnc: Series = {
   contactDbPerSqrtGhz: 0.015,
   peakVoltage: 500,
   torqueNm: null,
-  torqueSaid: 'quarter turn to the stop',
+  torque: 'quarter turn to the stop',
   matings: 500,
   receiveOnly: false,
   weather: 'splash',

@@ -21,7 +21,7 @@ export const f: Series = {
   contactDbPerSqrtGhz: 0.03,
   peakVoltage: 250,
   torqueNm: [2.3, 3.4],
-  torqueSaid: '2.3 to 3.4 N·m',
+  torque: '2.3 to 3.4 N·m',
   matings: 200,
   receiveOnly: true,
   weather: 'splash',

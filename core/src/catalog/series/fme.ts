@@ -21,7 +21,7 @@ export const fme: Series = {
   contactDbPerSqrtGhz: 0.03,
   peakVoltage: 250,
   torqueNm: null,
-  torqueSaid: 'hand tight',
+  torque: 'hand tight',
   matings: 100,
   receiveOnly: false,
   weather: 'none',

@@ -21,7 +21,7 @@ export const fourThreeTen: Series = {
   contactDbPerSqrtGhz: 0.006,
   peakVoltage: 1800,
   torqueNm: [5, 5],
-  torqueSaid: '5 N·m with a torque wrench',
+  torque: '5 N·m with a torque wrench',
   matings: 100,
   receiveOnly: false,
   weather: 'gasket',

@@ -21,7 +21,7 @@ export const miniUhf: Series = {
   contactDbPerSqrtGhz: 0.03,
   peakVoltage: 335,
   torqueNm: null,
-  torqueSaid: 'hand, about 0.4 N·m',
+  torque: 'hand, about 0.4 N·m',
   matings: 500,
   receiveOnly: false,
   weather: 'none',

@@ -24,7 +24,7 @@ export const n: Series = {
   contactDbPerSqrtGhz: 0.01,
   peakVoltage: 1000,
   torqueNm: [0.7, 1.1],
-  torqueSaid: '0.7 to 1.1 N·m',
+  torque: '0.7 to 1.1 N·m',
   matings: 500,
   receiveOnly: false,
   weather: 'gasket',

@@ -22,7 +22,7 @@ export const pair: Series = {
   contactDbPerSqrtGhz: 0.1,
   peakVoltage: 1000,
   torqueNm: null,
-  torqueSaid: 'solder, or screw the lugs down',
+  torque: 'solder, or screw the lugs down',
   matings: 20,
   receiveOnly: true,
   weather: 'none',

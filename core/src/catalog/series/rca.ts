@@ -21,7 +21,7 @@ export const rca: Series = {
   contactDbPerSqrtGhz: 0.1,
   peakVoltage: 50,
   torqueNm: null,
-  torqueSaid: 'push home',
+  torque: 'push home',
   matings: 100,
   receiveOnly: true,
   weather: 'none',

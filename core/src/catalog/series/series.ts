@@ -45,7 +45,7 @@ export interface Series {
   contactDbPerSqrtGhz: number;
   peakVoltage: number;
   torqueNm: [number, number] | null;
-  torqueSaid: string;
+  torque: string;
   /** Rated coupling cycles of the interface. */
   matings: number;
   /** Receive and video only: no place for transmit power in a run. */

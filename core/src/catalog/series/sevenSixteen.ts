@@ -21,7 +21,7 @@ export const sevenSixteen: Series = {
   contactDbPerSqrtGhz: 0.005,
   peakVoltage: 2700,
   torqueNm: [25, 30],
-  torqueSaid: '25 to 30 N·m with a torque wrench',
+  torque: '25 to 30 N·m with a torque wrench',
   matings: 500,
   receiveOnly: false,
   weather: 'gasket',

@@ -21,7 +21,7 @@ export const sma: Series = {
   contactDbPerSqrtGhz: 0.012,
   peakVoltage: 335,
   torqueNm: [0.3, 0.6],
-  torqueSaid: '0.3 to 0.6 N·m brass, 0.8 to 1.1 N·m steel',
+  torque: '0.3 to 0.6 N·m brass, 0.8 to 1.1 N·m steel',
   matings: 500,
   receiveOnly: false,
   weather: 'none',

@@ -24,7 +24,7 @@ export const tnc: Series = {
   contactDbPerSqrtGhz: 0.012,
   peakVoltage: 500,
   torqueNm: [0.5, 0.7],
-  torqueSaid: '0.5 to 0.7 N·m',
+  torque: '0.5 to 0.7 N·m',
   matings: 500,
   receiveOnly: false,
   weather: 'gasket',

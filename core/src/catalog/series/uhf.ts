@@ -21,7 +21,7 @@ export const uhf: Series = {
   contactDbPerSqrtGhz: 0.012,
   peakVoltage: 500,
   torqueNm: [0.6, 1.1],
-  torqueSaid: 'hand and a little, 0.6 to 1.1 N·m',
+  torque: 'hand and a little, 0.6 to 1.1 N·m',
   matings: 500,
   receiveOnly: false,
   weather: 'none',

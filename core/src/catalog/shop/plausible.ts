@@ -83,14 +83,14 @@ function partProblems(part: PartDimensions): Problem[] {
   const tighter = (
     inner: 'bodyBoreMm' | 'neckOuterMm',
     outer: 'neckOuterMm' | 'gripBoreMm',
-    said: string,
+    what: string,
   ): void => {
     const [small, large] = [part[inner], part[outer]];
     if (small !== null && large !== null && large <= small && part.style !== 'solder')
       problems.push(
         problem(
           'part.bores',
-          `${said}: ${large} mm is not wider than ${small} mm.`,
+          `${what}: ${large} mm is not wider than ${small} mm.`,
           outer,
           'Measure both again, or leave the one out which this style does not have.',
         ),

@@ -74,18 +74,18 @@ type Problem = Extract<Result<never>, { ok: false }>;
 
 function readLine(raw: string, line: number, state: Reading): Problem | undefined {
   const comment = raw.indexOf('!');
-  const said = (comment < 0 ? raw : raw.slice(0, comment)).trim();
-  if (said === '') return undefined;
-  if (said.startsWith('#')) {
+  const text = (comment < 0 ? raw : raw.slice(0, comment)).trim();
+  if (text === '') return undefined;
+  if (text.startsWith('#')) {
     // Rev 1.1: only the first option line counts.
     if (state.options) return undefined;
-    const options = readOptions(said, line);
+    const options = readOptions(text, line);
     if (!options.ok) return options;
     state.options = options.value;
     return undefined;
   }
-  if (said.startsWith('[')) return keyword(said, line, state);
-  return numbers(said, line, state);
+  if (text.startsWith('[')) return keyword(text, line, state);
+  return numbers(text, line, state);
 }
 
 /** What each keyword of version 2.0 says; those which say nothing new here do nothing. */
@@ -133,8 +133,8 @@ function ended(_value: string, _line: number, state: Reading): undefined {
   state.ended = true;
 }
 
-function keyword(said: string, line: number, state: Reading): Problem | undefined {
-  const [, name = said, value = ''] = /^\[([^\]]+)\]\s*(.*)$/.exec(said) ?? [];
+function keyword(text: string, line: number, state: Reading): Problem | undefined {
+  const [, name = text, value = ''] = /^\[([^\]]+)\]\s*(.*)$/.exec(text) ?? [];
   state.version = 2;
   const known = name.toLowerCase();
   return known in keywords
@@ -142,8 +142,8 @@ function keyword(said: string, line: number, state: Reading): Problem | undefine
     : bad(line, `keyword [${name}] is not read here`, 'Save it as version 1.1, or without that keyword.');
 }
 
-function numbers(said: string, line: number, state: Reading): Problem | undefined {
-  const words = said.split(/[\s,]+/);
+function numbers(text: string, line: number, state: Reading): Problem | undefined {
+  const words = text.split(/[\s,]+/);
   const read = words.map(Number);
   const wrong = read.findIndex((value, k) => !Number.isFinite(value) || words[k] === '');
   if (wrong >= 0)
@@ -204,8 +204,8 @@ const pairOf: Record<Format, (a: number, b: number) => [number, number]> = {
   DB: (db, deg) => pairOf.MA(10 ** (db / 20), deg),
 };
 
-function traceOf({ options: said, ports, order, frequencies, values }: Reading): Trace {
-  const options = said ?? defaultOptions;
+function traceOf({ options: given, ports, order, frequencies, values }: Reading): Trace {
+  const options = given ?? defaultOptions;
   const toPair = pairOf[options.format];
   const count = frequencies.length;
   const frequencyHz = Float64Array.from(frequencies);

@@ -22,7 +22,7 @@ describe('how places are called', () => {
         fc.constantFrom('a', 'b'),
         fc.integer({ min: 1, max: 999 }),
         (id, side, piece) => {
-          const end = endId(id, side as 'a' | 'b');
+          const end = endId(id, side);
           expect(readBatchEndId(batchEndId(end, piece))).toEqual({ end, piece });
           expect(readBatchEndId(end)).toEqual({ end });
         },

@@ -143,7 +143,7 @@ export function jointSheet(
     ),
     limit: figure(weaker.peakVoltage, 'V', weaker.standard),
     maxFrequency: figure(Math.min(...top), 'Hz', `${left.standard}`),
-    torque: left.torqueSaid,
+    torque: left.torque,
     standard: left === right ? left.standard : `${left.standard}; ${right.standard}`,
     snag: snags.find(({ at }) => at === joint.id)?.level,
   };

@@ -223,8 +223,8 @@ describe('a thousand simulated faults', () => {
       else misses.set(`${truth} as ${ranked[0]}`, (misses.get(`${truth} as ${ranked[0]}`) ?? 0) + 1);
       if (place < 3) third++;
     }
-    const said = `first ${first / 10} %, first three ${third / 10} %; ${JSON.stringify([...misses])}`;
-    expect(first, said).toBeGreaterThanOrEqual(850);
-    expect(third, said).toBeGreaterThanOrEqual(970);
+    const score = `first ${first / 10} %, first three ${third / 10} %; ${JSON.stringify([...misses])}`;
+    expect(first, score).toBeGreaterThanOrEqual(850);
+    expect(third, score).toBeGreaterThanOrEqual(970);
   });
 });

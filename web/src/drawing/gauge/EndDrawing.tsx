@@ -39,7 +39,7 @@ export function EndDrawing({
   );
   const dielectric = end.stretches.findIndex(({ layer }) => layer === 'dielectric');
   return (
-    <svg width={width} height={2 * axis + 8} role="img" aria-label={end.said} className="block">
+    <svg width={width} height={2 * axis + 8} role="img" aria-label={end.description} className="block">
       <defs>
         <pattern id={weave} width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(22)">
           <path d="M0 0V7" stroke="var(--ink)" strokeWidth={0.9} />

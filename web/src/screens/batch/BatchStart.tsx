@@ -1,7 +1,7 @@
 import {
   MAX_IN_BATCH,
   lostOnFailureMm,
-  toolSaid,
+  formatTool,
   formatLength,
   type Card,
   type EndSheet,
@@ -64,7 +64,7 @@ export function BatchStart({
       <div ref={ref} className="mt-2 max-w-2xl rounded border border-rule bg-paper">
         {width > 0 && <StripGaugeDrawing gauge={card.gauge} active={undefined} width={width - 2} tall={80} />}
       </div>
-      <p className="mt-2">{card.tools.map(toolSaid).join(', ')}.</p>
+      <p className="mt-2">{card.tools.map(formatTool).join(', ')}.</p>
     </StagePage>
   );
 }

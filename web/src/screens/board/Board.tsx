@@ -169,7 +169,7 @@ function ImportJob(): ReactNode {
   };
   return (
     <label className="button focus-within:outline-3 focus-within:outline-copper">
-      <Upload size={16} aria-hidden /> Bring in a job file
+      <Upload size={16} aria-hidden /> Import a job file
       <input
         type="file"
         accept=".json,application/json"
@@ -195,7 +195,7 @@ function DeletedJobs(): ReactNode {
           <li key={id} className="flex items-center gap-3">
             <span>{name}</span>
             <button className="button" onClick={() => restore.mutate(id)}>
-              Bring it back
+              Restore it
             </button>
           </li>
         ))}

@@ -15,7 +15,7 @@ import { useDeletion } from './useDeletion.js';
 export function RunRow({ run, practice }: { run: RunDocument; practice: Practice }): ReactNode {
   const catalog = useCatalog();
   const [unknown] = checkReferences(run.design, catalog);
-  if (!unknown) return <KnownRow run={run} practice={practice} />;
+  if (!unknown) return <RunLine run={run} practice={practice} />;
   return (
     <li className="border-b border-rule py-2.5">
       <span className="font-bold">{run.design.name}</span>
@@ -26,7 +26,7 @@ export function RunRow({ run, practice }: { run: RunDocument; practice: Practice
   );
 }
 
-function KnownRow({ run, practice }: { run: RunDocument; practice: Practice }): ReactNode {
+function RunLine({ run, practice }: { run: RunDocument; practice: Practice }): ReactNode {
   const { units } = usePreferences();
   const facts = useFacts(run.id, run.facts);
   const catalog = useCatalog();

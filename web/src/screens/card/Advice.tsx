@@ -1,4 +1,4 @@
-import { owns, toolSaid, type Card } from '@kobran/core';
+import { owns, formatTool, type Card } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { TrainDrawing } from '../../drawing/gauge/TrainDrawing.js';
 import { usePreferences } from '../../ui/Preferences.js';
@@ -49,7 +49,7 @@ function Tools({ card }: { card: Card }): ReactNode {
       <ul>
         {card.tools.map((need) => (
           <li key={need.tool}>
-            {toolSaid(need)}
+            {formatTool(need)}
             {!owns(practice, need) && <strong className="text-caution"> – not in the shop</strong>}
           </li>
         ))}

@@ -203,7 +203,7 @@ function Head({
     how.listen && 'listening',
     how.tap && 'tap goes on',
   ];
-  const said = on.filter(Boolean).join(', ');
+  const modes = on.filter(Boolean).join(', ');
   return (
     <div className="flex flex-wrap items-baseline justify-between gap-x-4">
       <p className="text-lg">
@@ -217,7 +217,7 @@ function Head({
           className="min-h-9 text-muted underline underline-offset-4 hover:text-copper"
           onClick={onOptions}
         >
-          Options{said === '' ? '' : `: ${said}`} <kbd className="key hidden md:inline">O</kbd>
+          Options{modes === '' ? '' : `: ${modes}`} <kbd className="key hidden md:inline">O</kbd>
         </button>
         <button
           className="min-h-9 text-muted underline underline-offset-4 hover:text-copper"

@@ -35,7 +35,7 @@ export function WentWrong({
       wide
     >
       {open && (
-        <Asked
+        <FailureForm
           end={end}
           causes={causes}
           proposedM={proposedM}
@@ -47,7 +47,7 @@ export function WentWrong({
   );
 }
 
-function Asked({
+function FailureForm({
   end,
   causes,
   proposedM,
@@ -66,10 +66,10 @@ function Asked({
   const [lostM, setLostM] = useState(proposedM);
   const [asked, setAsked] = useState(false);
   const { verdict } = shorten(editor.design, catalog, { pieceId: end.pieceId, lostM }, { facts, practice });
-  const said = cause.trim();
+  const what = cause.trim();
   const give = (to: () => void) => (): void => {
     setAsked(true);
-    if (said !== '') to();
+    if (what !== '') to();
   };
   return (
     <div className="mt-3">
@@ -99,7 +99,7 @@ function Asked({
           onChange={({ target }) => setCause(target.value)}
         />
       </fieldset>
-      {asked && said === '' && (
+      {asked && what === '' && (
         <p role="alert" className="mt-2 font-bold text-stop">
           Choose a cause or type one: the shop learns from it.
         </p>
@@ -111,10 +111,10 @@ function Asked({
         </p>
       </div>
       <div className="mt-4 flex flex-wrap gap-3">
-        <button className="button button-copper min-h-11" onClick={give(() => onFailed(said, lostM))}>
+        <button className="button button-copper min-h-11" onClick={give(() => onFailed(what, lostM))}>
           Log the failure, begin again
         </button>
-        <button className="button min-h-11" onClick={give(() => onDeviation(said))}>
+        <button className="button min-h-11" onClick={give(() => onDeviation(what))}>
           Only note it, go on
         </button>
       </div>

@@ -97,7 +97,7 @@ function Fields({
   tried: boolean;
   onChange: (draft: Draft) => void;
 }): ReactNode {
-  const said = (key: string): string | undefined => {
+  const problemOf = (key: string): string | undefined => {
     if (taken && key === 'name') return 'You have one of this name already.';
     return tried || !LATE.has(key) ? checked.problems.get(key) : undefined;
   };
@@ -108,7 +108,7 @@ function Fields({
           key={field.key}
           field={field}
           value={read(draft, field.key)}
-          problem={said(field.key)}
+          problem={problemOf(field.key)}
           onChange={(value) => onChange(written(draft, field.key, value))}
         />
       ))}

@@ -46,7 +46,7 @@ export function FaceDetails({ face, code }: { face: Face; code: string }): React
             ],
             ['Good to', formatFrequency(maxFrequencyHz)],
             ['Peak voltage', `${series.peakVoltage} V`],
-            ['Tighten', series.torqueSaid],
+            ['Tighten', series.torque],
             ['Couplings', series.matings],
             [
               'Weather',

@@ -57,7 +57,7 @@ export function AnalyserReading(props: Props): ReactNode {
   );
 }
 
-function useSaid(): (metres: number) => string {
+function useLengthText(): (metres: number) => string {
   const { units } = usePreferences();
   return (metres) => formatLength(metres, { system: units, digits: 3 });
 }
@@ -73,7 +73,7 @@ function LayOnBench({
 }): ReactNode {
   const { id: runId } = useOpenRun();
   const { busy, run } = useDoing();
-  const said = useSaid();
+  const lengthText = useLengthText();
   return (
     <p className="mt-3">
       <button
@@ -90,7 +90,9 @@ function LayOnBench({
           )
         }
       >
-        {busy ? 'Switching the instruments on…' : `Practise: lay ${said(lengthM)} on the simulated bench`}
+        {busy
+          ? 'Switching the instruments on…'
+          : `Practise: lay ${lengthText(lengthM)} on the simulated bench`}
       </button>
     </p>
   );
@@ -106,7 +108,7 @@ function Reading({
   liesM,
 }: Props & { instruments: Instruments; analyser: KnownInstrument; liesM: number | undefined }): ReactNode {
   const { busy, run } = useDoing();
-  const said = useSaid();
+  const lengthText = useLengthText();
   const [calibrated, setCalibrated] = useState(false);
   const setup = setupFor(goal);
   const nowM = liesM ?? lengthM;
@@ -124,7 +126,7 @@ function Reading({
       <p className="mb-2 font-semibold">
         {analyser.name}
         {liesM !== undefined && (
-          <span className="font-normal text-muted">: {said(liesM)} lies on the bench</span>
+          <span className="font-normal text-muted">: {lengthText(liesM)} lies on the bench</span>
         )}
       </p>
       {!calibrated && <Calibrate analyser={analyser} setup={setup} onDone={() => setCalibrated(true)} />}
@@ -135,7 +137,7 @@ function Reading({
             disabled={busy !== undefined}
             onClick={() => run('cutting', () => instruments.touch({ cableM: toCutM }))}
           >
-            Cut it to {said(toCutM)}
+            Cut it to {lengthText(toCutM)}
           </button>
         )}
         <button

@@ -56,7 +56,7 @@ function Piece({ cut }: { cut: Cut }): ReactNode {
   const { writer, editor } = useOpenRun();
   const { units } = usePreferences();
   const piece = findAssembly(editor.design, cut.pieceId);
-  const said3 = (metres: number): string => formatLength(metres, { system: units, digits: 3 });
+  const lengthText = (metres: number): string => formatLength(metres, { system: units, digits: 3 });
   return (
     <li className="grid gap-x-8 gap-y-3 py-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
       <div className="min-w-0">
@@ -68,8 +68,8 @@ function Piece({ cut }: { cut: Cut }): ReactNode {
         <p className="text-muted">{cut.why}</p>
         {cut.electrical && (
           <p className="mt-1">
-            Exact <strong className="figures">{said3(cut.electrical.exactM)}</strong>, shop constant 468{' '}
-            <strong className="figures">{said3(cut.electrical.shopM)}</strong>: the shop’s is{' '}
+            Exact <strong className="figures">{lengthText(cut.electrical.exactM)}</strong>, shop constant 468{' '}
+            <strong className="figures">{lengthText(cut.electrical.shopM)}</strong>: the shop’s is{' '}
             <strong className="figures">
               {formatLength(cut.electrical.differenceM, { system: units, small: true })}
             </strong>{' '}

@@ -87,7 +87,7 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
           }}
         />
         <p className="self-end text-sm text-muted">
-          <LotSaid lot={lot} name={lotName} />
+          <LotVelocity lot={lot} name={lotName} />
         </p>
       </div>
       <LotHistory lot={lot} />
@@ -119,7 +119,7 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
   );
 }
 
-function LotSaid({ lot, name }: { lot: LearnedLot; name: string }): ReactNode {
+function LotVelocity({ lot, name }: { lot: LearnedLot; name: string }): ReactNode {
   const factor = `${lot.velocityFactor.toFixed(4)} ± ${lot.sigma.toFixed(4)}`;
   if (name === '') return `Velocity factor ${factor}, the data sheet’s. Name the lot and it learns its own.`;
   if (lot.used.length === 0)
@@ -160,7 +160,7 @@ function Advice({ advice }: { advice: TrimAdvice }): ReactNode {
   const m = (metres: number): string => formatLength(metres, { system: units, digits: 3 });
   const left = ({ metres, metresSigma, degrees, hz }: Residual): string =>
     `${mm(Math.abs(metres))} ± ${mm(2 * metresSigma)}, ${Math.abs(degrees).toFixed(1)}°, ${(Math.abs(hz) / 1e3).toFixed(0)} kHz`;
-  const said = (): [head: string, why: string, tone: string] => {
+  const textOf = (): [head: string, why: string, tone: string] => {
     switch (advice.kind) {
       case 'first':
         return [
@@ -192,7 +192,7 @@ function Advice({ advice }: { advice: TrimAdvice }): ReactNode {
         ];
     }
   };
-  const [head, why, tone] = said();
+  const [head, why, tone] = textOf();
   return (
     <div role="status" className="mt-1">
       <p className={`text-xl font-bold ${tone}`}>{head}</p>

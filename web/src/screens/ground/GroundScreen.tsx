@@ -15,7 +15,7 @@ import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { FigureText } from '../../ui/FigureText.js';
 import { Caution, StagePage } from '../../ui/StagePage.js';
-import { SnagDetail } from '../../ui/SnagDetail.js';
+import { SnagDetail } from '../../frame/SnagDetail.js';
 import { DoneButton } from '../../frame/DoneButton.js';
 
 /** The arrester of the run: which tube, does it pass direct current, and is it grounded. */

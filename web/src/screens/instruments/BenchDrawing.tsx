@@ -20,7 +20,7 @@ export function BenchDrawing({
 }): ReactNode {
   const { units } = usePreferences();
   const [ref, width] = useWidth<HTMLDivElement>();
-  const said = lengthM === undefined ? '' : formatLength(lengthM, { system: units, digits: 3 });
+  const lengthText = lengthM === undefined ? '' : formatLength(lengthM, { system: units, digits: 3 });
   const bare = hands.cableM !== undefined;
   const farX = width - END;
   const state = [
@@ -35,7 +35,7 @@ export function BenchDrawing({
           width={width}
           height={TALL}
           role="img"
-          aria-label={`Instrument, ${name}${said && `, ${said}`}, ${farEndNames[hands.far]} on the far end${state.map((one) => `, ${one}`).join('')}.`}
+          aria-label={`Instrument, ${name}${lengthText && `, ${lengthText}`}, ${farEndNames[hands.far]} on the far end${state.map((one) => `, ${one}`).join('')}.`}
         >
           <rect
             x={12}
@@ -74,7 +74,7 @@ export function BenchDrawing({
           <FarEnd far={hands.far} x={farX + (bare ? 14 : 0)} />
           <text x={(BOX + farX) / 2} y={24} textAnchor="middle" fontSize={15} fontWeight={700}>
             {name}
-            {said && <tspan className="figures" fontWeight={400}>{`  ${said}`}</tspan>}
+            {lengthText && <tspan className="figures" fontWeight={400}>{`  ${lengthText}`}</tspan>}
           </text>
           <text x={(BOX + farX) / 2} y={TALL - 8} textAnchor="middle" fontSize={13} fill="var(--muted)">
             {state.join(', ')}

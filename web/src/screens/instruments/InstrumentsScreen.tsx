@@ -3,7 +3,7 @@ import { messageOf } from '../../store/client.js';
 import { useInstruments, type Instruments } from '../../store/useInstruments.js';
 import { TopBar } from '../../frame/TopBar.js';
 import { BenchSection } from './BenchSection.js';
-import { Known } from './Known.js';
+import { InstrumentList } from './InstrumentList.js';
 import { ReadNow } from './ReadNow.js';
 
 /** The simulated bench, and real instruments by their address. */
@@ -26,7 +26,7 @@ export function InstrumentsScreen(): ReactNode {
           <>
             <BenchSection instruments={instruments} />
             <ReadNow instruments={instruments} />
-            <Known instruments={instruments} />
+            <InstrumentList instruments={instruments} />
           </>
         )}
       </main>

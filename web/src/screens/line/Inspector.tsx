@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useOpenRun } from '../../store/RunContext.js';
-import { SnagDetail } from '../../ui/SnagDetail.js';
+import { SnagDetail } from '../../frame/SnagDetail.js';
 import { JointInspector } from './JointInspector.js';
 import { PieceInspector } from './PieceInspector.js';
 import { AntennaInspector, RadioInspector } from './PortInspector.js';

@@ -9,7 +9,7 @@ import { slugOf } from '../../store/slugOf.js';
 import { Choice } from '../../ui/Choice.js';
 import { TextField } from '../../ui/TextField.js';
 import { Tick } from '../../ui/Tick.js';
-import { AntennaKnown } from './AntennaKnown.js';
+import { AntennaImpedance } from './AntennaImpedance.js';
 import { faceOptions } from '../../ui/faceOptions.js';
 
 export function RadioInspector(): ReactNode {
@@ -54,7 +54,7 @@ export function AntennaInspector(): ReactNode {
         options={faceOptions}
         onChange={(face) => set({ face })}
       />
-      <AntennaKnown
+      <AntennaImpedance
         antenna={antenna}
         onChange={(to) => editor.change([{ op: 'set design', design: { ...editor.design, antenna: to } }])}
       />

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { FrequencyChart } from '../../drawing/charts/FrequencyChart.js';
 import { useSpread } from '../../background/useSpread.js';
 import { useOpenRun } from '../../store/RunContext.js';
+import { useShop } from '../../store/Shop.js';
 
 /** Return loss at the radio and loss to the antenna over the bands and a little beyond. */
 export function SweepSection(): ReactNode {
@@ -39,7 +40,8 @@ export function SweepSection(): ReactNode {
 /** What the run comes out at when it is built within its tolerances. */
 function AsBuilt(): ReactNode {
   const { editor } = useOpenRun();
-  const known = useSpread(editor.design);
+  const { own } = useShop();
+  const known = useSpread(editor.design, own);
   if (!known || editor.design.pieces.length === 0) return null;
   if ('why' in known)
     return <p className="mt-2 px-3 text-sm text-caution">As built: not worked out, {known.why}.</p>;

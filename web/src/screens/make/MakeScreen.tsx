@@ -8,7 +8,7 @@ import {
   newest,
   owns,
   stageHeadline,
-  toolSaid,
+  formatTool,
   type Card,
   type EndSheet,
 } from '@kobran/core';
@@ -32,7 +32,7 @@ export function MakeScreen(): ReactNode {
   return (
     <StagePage
       headline={stageHeadline('make', sheet, editor.design, units)}
-      reason={`Each end has a card: one step at a time, checks before anything that cannot be undone.${slackSaid(sheet.slack)} The part maker’s own sheet wins over these figures.`}
+      reason={`Each end has a card: one step at a time, checks before anything that cannot be undone.${slackText(sheet.slack)} The part maker’s own sheet wins over these figures.`}
     >
       <p className="mb-3 flex flex-wrap gap-x-5 gap-y-1">
         <a
@@ -59,7 +59,7 @@ export function MakeScreen(): ReactNode {
   );
 }
 
-const slackSaid = (slack: { remakes: number; spareM: number } | undefined): string => {
+const slackText = (slack: { remakes: number; spareM: number } | undefined): string => {
   if (!slack || slack.spareM < 0) return '';
   return slack.remakes === 0
     ? ' The slack covers no re-make: measure twice.'
@@ -151,7 +151,7 @@ function Obstacles({ end, card }: { end: EndSheet; card: Card | undefined }): Re
         </p>
       )}
       {!end.made && lacking.length > 0 && (
-        <p className="text-sm text-caution">Not in the shop: {lacking.map(toolSaid).join(', ')}</p>
+        <p className="text-sm text-caution">Not in the shop: {lacking.map(formatTool).join(', ')}</p>
       )}
     </>
   );

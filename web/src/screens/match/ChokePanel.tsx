@@ -52,7 +52,7 @@ export function ChokePanel(): ReactNode {
         <OhmField label="At least" value={targetOhm} onChange={setTarget} />
       </div>
       {found ? (
-        <Shown found={found} cable={cable} targetOhm={targetOhm} topHz={Math.max(lowHz, highHz)} />
+        <ChokeResult found={found} cable={cable} targetOhm={targetOhm} topHz={Math.max(lowHz, highHz)} />
       ) : (
         <p role="status" className="mt-4 text-lg font-semibold text-caution">
           No coil of this cable does that over this band: take a narrower band, a thinner cable (it bends
@@ -63,7 +63,7 @@ export function ChokePanel(): ReactNode {
   );
 }
 
-function Shown({
+function ChokeResult({
   found,
   cable,
   targetOhm,

@@ -15,7 +15,7 @@ const SHARE = 0.42;
 export function DeviceDrawing({ device }: { device: MatchDevice }): ReactNode {
   const { units } = usePreferences();
   const [ref, width] = useWidth<HTMLDivElement>();
-  const said = (metres: number): string => formatLength(metres, { system: units, digits: 3 });
+  const lengthText = (metres: number): string => formatLength(metres, { system: units, digits: 3 });
   const inLine = device.pieces.filter(({ far }) => far === undefined && device.elements.length > 0);
   const hanging = device.pieces.filter((piece) => !inLine.includes(piece));
   const room = Math.max(80, width - PORT - LOAD - 40);
@@ -30,7 +30,7 @@ export function DeviceDrawing({ device }: { device: MatchDevice }): ReactNode {
   }, []);
   const end = drawn.at(-1)?.to ?? start + room * SHARE;
   const words = device.pieces.map(
-    ({ name, lengthM, degrees }) => `${name} ${said(lengthM)}, ${degrees.toFixed(0)} degrees`,
+    ({ name, lengthM, degrees }) => `${name} ${lengthText(lengthM)}, ${degrees.toFixed(0)} degrees`,
   );
   return (
     <div ref={ref} className="my-3 rounded border border-rule bg-paper">
@@ -58,7 +58,7 @@ export function DeviceDrawing({ device }: { device: MatchDevice }): ReactNode {
                 {piece.name}
               </text>
               <text x={(from + to) / 2} y={LINE_Y + 26} fontSize={13} textAnchor="middle" className="figures">
-                {said(piece.lengthM)}
+                {lengthText(piece.lengthM)}
               </text>
             </g>
           ))}
@@ -82,7 +82,7 @@ export function DeviceDrawing({ device }: { device: MatchDevice }): ReactNode {
                   <path d={`M${at - 14} ${LINE_Y + deep + 2}h28`} stroke="var(--ink)" strokeWidth={4} />
                 )}
                 <text x={at + (isLoop ? 26 : 14)} y={LINE_Y + deep - 8} fontSize={13}>
-                  {piece.name}, <tspan className="figures">{said(piece.lengthM)}</tspan>
+                  {piece.name}, <tspan className="figures">{lengthText(piece.lengthM)}</tspan>
                 </text>
               </g>
             );

@@ -29,7 +29,7 @@ import { Chips, Choice } from '../../ui/Choice.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 import { StagePage } from '../../ui/StagePage.js';
 import { ChokePanel } from './ChokePanel.js';
-import { DeviceShown } from './DeviceShown.js';
+import { DeviceResult } from './DeviceResult.js';
 import { FrequencyField } from '../../ui/unitFields.js';
 
 const kinds = [
@@ -132,7 +132,7 @@ function Match({ kind }: { kind: Exclude<Kind, 'choke'> }): ReactNode {
         </div>
       )}
       {device ? (
-        <DeviceShown device={device} load={wish.load} />
+        <DeviceResult device={device} load={wish.load} />
       ) : (
         <p role="status" className="mt-4 text-lg font-semibold text-caution">
           {kind === 'series'
@@ -168,7 +168,7 @@ function devicesOf(
   }
 }
 
-const cableSaid: Record<Exclude<Kind, 'choke'>, string> = {
+const cableLabels: Record<Exclude<Kind, 'choke'>, string> = {
   quarter: 'Cable of the section',
   stub: 'Cable of the stub',
   series: 'Cable of the section',
@@ -211,7 +211,7 @@ function Fields({
         </>
       )}
       <Choice
-        label={cableSaid[kind]}
+        label={cableLabels[kind]}
         value={wish.cable}
         options={[...catalog.cables.values()].map(({ id, name, impedanceOhm }) => ({
           value: id,

@@ -29,11 +29,11 @@ export function Causes({
   swept: Pick<Findings, 'match' | 'loss' | 'echo'> | undefined;
 }): ReactNode {
   const { sheet } = useOpenRun();
-  const [said, setSaid] = useState<Partial<Record<TestId, string>>>({});
+  const [answers, setAnswers] = useState<Partial<Record<TestId, string>>>({});
   const known: Findings = { ...readingFindings(sheet.proofs), ...swept };
   const answered = Object.fromEntries(
     testIds.flatMap((test) => {
-      const answer = said[test] ?? known[test];
+      const answer = answers[test] ?? known[test];
       return answer === undefined || answer === UNKNOWN ? [] : [[test, answer]];
     }),
   ) as Findings;
@@ -65,7 +65,7 @@ export function Causes({
               label={causeTests[test].name}
               value={answered[test] ?? UNKNOWN}
               options={[UNKNOWN, ...causeTests[test].answers].map((value) => ({ value, label: value }))}
-              onChange={(to) => setSaid({ ...said, [test]: to })}
+              onChange={(to) => setAnswers({ ...answers, [test]: to })}
             />
           ))}
         </div>

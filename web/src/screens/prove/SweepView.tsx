@@ -60,10 +60,10 @@ export function SweepView({
   const birth = all.find(
     (one) => one.birth && one.id !== kept.id && one.pieceId === kept.pieceId && one.far === kept.far,
   );
-  return <Shown kept={kept} trace={trace} swept={swept} birth={birth} beside={beside} />;
+  return <SweepResult kept={kept} trace={trace} swept={swept} birth={birth} beside={beside} />;
 }
 
-function Shown({
+function SweepResult({
   kept,
   trace,
   swept,

@@ -94,17 +94,17 @@ function BringIn({ traces }: { traces: Traces }): ReactNode {
   const assemblies = editor.design.pieces.flatMap((piece) => (piece.kind === 'assembly' ? [piece] : []));
 
   async function bring(files: FileList | null): Promise<void> {
-    const said: string[] = [];
+    const messages: string[] = [];
     for (const file of Array.from(files ?? [])) {
       const result = await readTraceFile(file);
       if (!result.ok) {
-        said.push(`${file.name}: ${result.problem.message} ${result.problem.remedy}`);
+        messages.push(`${file.name}: ${result.problem.message} ${result.problem.remedy}`);
         continue;
       }
-      said.push(...result.value.notes.map((note) => `${file.name}: ${note}`));
+      messages.push(...result.value.notes.map((note) => `${file.name}: ${note}`));
       traces.add(result.value.trace, file.name.slice(0, 120), setting);
     }
-    setProblems(said);
+    setProblems(messages);
   }
   const drop = (event: DragEvent): void => {
     event.preventDefault();

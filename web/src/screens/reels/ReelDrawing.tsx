@@ -15,7 +15,7 @@ export function ReelDrawing({ planned, longestM }: { planned: PlannedSpan; longe
   const allM = span.reel?.lengthM ?? span.lengthM - remnantM;
   const x = (metres: number): number => (metres / longestM) * (width - 2) + 1;
   const y = TALL - CABLE - 6;
-  const said = (metres: number): string => formatLength(metres, { system: units, digits: 2 });
+  const metresText = (metres: number): string => formatLength(metres, { system: units, digits: 2 });
   const end = span.fromM + span.lengthM;
   const leftM = span.reel ? remnantM : 0;
   return (
@@ -25,7 +25,7 @@ export function ReelDrawing({ planned, longestM }: { planned: PlannedSpan; longe
           width={width}
           height={TALL}
           role="img"
-          aria-label={`${span.name}: ${cuts.map(({ piece }) => `${piece.name} ${said(piece.lengthM)}`).join(', ')}; ${said(remnantM)} left${isScrap ? ', scrap' : ''}.`}
+          aria-label={`${span.name}: ${cuts.map(({ piece }) => `${piece.name} ${metresText(piece.lengthM)}`).join(', ')}; ${metresText(remnantM)} left${isScrap ? ', scrap' : ''}.`}
         >
           <rect x={x(0)} y={y} width={x(allM) - x(0)} height={CABLE} fill="none" stroke="var(--rule)" />
           {span.reel?.damaged.map(({ fromM, toM }) => (

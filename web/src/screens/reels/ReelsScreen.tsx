@@ -9,7 +9,7 @@ import { usePreferences } from '../../ui/Preferences.js';
 import { useShop } from '../../store/Shop.js';
 import { Message } from '../../ui/Message.js';
 import { TopBar } from '../../frame/TopBar.js';
-import { PlanShown } from './PlanShown.js';
+import { PlanResult } from './PlanResult.js';
 import { PlanWork } from './PlanWork.js';
 import { Shelf } from './Shelf.js';
 
@@ -45,7 +45,7 @@ function ReelsOf({ job }: { job: JobDocument }): ReactNode {
         </p>
         <PlanWork wanted={wanted} solver={solver} />
         {solver.state.kind === 'done' && (
-          <PlanShown job={job} plan={solver.state.answer} onBooked={solver.cancel} />
+          <PlanResult job={job} plan={solver.state.answer} onBooked={solver.cancel} />
         )}
         <Wanted wanted={wanted} />
         <Shelf />

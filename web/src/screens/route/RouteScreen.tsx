@@ -20,7 +20,7 @@ import { Choice } from '../../ui/Choice.js';
 import { FigureText } from '../../ui/FigureText.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 import { StagePage } from '../../ui/StagePage.js';
-import { SnagDetail } from '../../ui/SnagDetail.js';
+import { SnagDetail } from '../../frame/SnagDetail.js';
 import { TextField } from '../../ui/TextField.js';
 import { DoneButton } from '../../frame/DoneButton.js';
 

@@ -23,7 +23,7 @@ import { usePreferences } from '../../ui/Preferences.js';
 import { Chips } from '../../ui/Choice.js';
 import { TopBar } from '../../frame/TopBar.js';
 import { useKeys } from '../../ui/useKeys.js';
-import { AssemblyAsked } from './AssemblyAsked.js';
+import { AssemblyExercise } from './AssemblyExercise.js';
 import { Options } from './Options.js';
 
 const KEY = 'kobran.drill';
@@ -55,7 +55,7 @@ const isAssembly = (kind: Kind): kind is AssemblyDrill => assemblyDrills.some((o
 const nextOf = (kind: Kind, score: DrillScore, units: UnitSystem): Question =>
   isAssembly(kind) ? nextAssembly(kind, score, freshSeed(), units) : nextDrill(kind, score, freshSeed());
 
-const rightSaid = (question: Question): string => {
+const rightAnswer = (question: Question): string => {
   if (question.kind === 'order')
     return question.right
       .split('>')
@@ -124,14 +124,14 @@ export function TrainScreen(): ReactNode {
           </p>
         </div>
         {'card' in question ? (
-          <AssemblyAsked question={question} answer={answer} onAnswer={give} />
+          <AssemblyExercise question={question} answer={answer} onAnswer={give} />
         ) : (
-          <Asked question={question} answer={answer} onAnswer={give} />
+          <FaceQuestion question={question} answer={answer} onAnswer={give} />
         )}
         {answer !== undefined && (
           <section aria-live="polite" className="mt-4 border-t-2 border-ink pt-3">
             <p className={`text-lg font-bold ${answer === question.right ? 'text-lake' : 'text-stop'}`}>
-              {answer === question.right ? 'Right.' : `No: ${rightSaid(question)}.`}
+              {answer === question.right ? 'Right.' : `No: ${rightAnswer(question)}.`}
             </p>
             <p className="mt-1 max-w-2xl">
               {typeof question.reason === 'string' ? question.reason : question.reason(answer)}
@@ -166,7 +166,7 @@ function useMinutesLeft(startedAt: number | undefined): number {
   return Math.max(0, Math.ceil(DRILL_MINUTES - passedMinutes));
 }
 
-function Asked({
+function FaceQuestion({
   question: { kind, faces, question, options, right },
   answer,
   onAnswer,
@@ -177,14 +177,14 @@ function Asked({
 }): ReactNode {
   const [first, second] = faces.map(faceOf);
   /** As much as the drawing shows, without the name. */
-  const said = (face: Face): string =>
+  const faceText = (face: Face): string =>
     `${acrossMm(face)} mm across, ${face.body === 'plug' ? 'with a ring or nut' : 'without a nut'}, coupling over ${seriesOf(face).threadMm} mm by ${seriesOf(face).coupling}; in the centre a ${face.contact} of ${variantOf(face).pinMm} mm.`;
   return (
     <section className="mt-4 grid gap-6 md:grid-cols-2">
       <div className="flex flex-col items-center justify-center gap-2 rounded border border-rule bg-paper p-3">
         {kind === 'face' ? (
           <>
-            <FaceFront face={first} size={220} label={said(first)} />
+            <FaceFront face={first} size={220} label={faceText(first)} />
             <FaceDrawing face={first} width={300} height={110} unnamed />
           </>
         ) : (
@@ -193,12 +193,12 @@ function Asked({
               <FaceFront
                 face={first}
                 size={150}
-                label={answer === undefined ? `Left face: ${said(first)}` : undefined}
+                label={answer === undefined ? `Left face: ${faceText(first)}` : undefined}
               />
               <FaceFront
                 face={second}
                 size={150}
-                label={answer === undefined ? `Right face: ${said(second)}` : undefined}
+                label={answer === undefined ? `Right face: ${faceText(second)}` : undefined}
               />
             </div>
             <JointDrawing left={first} right={second} width={320} height={120} />
@@ -219,7 +219,7 @@ function Missed({ score, onForget }: { score: DrillScore; onForget: () => void }
   const missed = Object.entries(score).filter(([, { last }]) => last === 'missed');
   const asked = Object.values(score).reduce((sum, one) => sum + one.asked, 0);
   if (asked === 0) return null;
-  const said = (id: string): string => {
+  const itemText = (id: string): string => {
     const [kind, about] = id.split(':');
     if (isAssembly(kind as Kind)) {
       const [part, cable] = about.split('|');
@@ -236,7 +236,7 @@ function Missed({ score, onForget }: { score: DrillScore; onForget: () => void }
       </summary>
       <ul className="mt-2 list-disc pl-5">
         {missed.map(([id]) => (
-          <li key={id}>{said(id)}</li>
+          <li key={id}>{itemText(id)}</li>
         ))}
       </ul>
       <button className="button mt-2" onClick={onForget}>

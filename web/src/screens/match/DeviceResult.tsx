@@ -27,7 +27,7 @@ const POINTS = 401;
 const AROUND = 0.25;
 
 /** A device: what it does, drawn with its lengths, and how it stands in its place. */
-export function DeviceShown({ device, load }: { device: MatchDevice; load: Complex }): ReactNode {
+export function DeviceResult({ device, load }: { device: MatchDevice; load: Complex }): ReactNode {
   const { editor } = useOpenRun();
   const catalog = useCatalog();
   const { units } = usePreferences();

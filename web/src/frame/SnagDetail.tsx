@@ -1,7 +1,7 @@
 import type { Snag } from '@kobran/core';
 import type { ReactNode } from 'react';
-import { Remedies } from '../frame/SnagList.js';
-import { SnagMark, snagColour } from './SnagMark.js';
+import { Remedies } from './SnagList.js';
+import { SnagMark, snagColour } from '../ui/SnagMark.js';
 
 /** One snag in full: what, why, the ways to mend it and where it comes from. */
 export function SnagDetail({ snag }: { snag: Snag }): ReactNode {

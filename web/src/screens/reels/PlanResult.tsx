@@ -17,7 +17,7 @@ import { useShop } from '../../store/Shop.js';
 import { ReelDrawing } from './ReelDrawing.js';
 
 /** The plan as reels with their cuts, how good it is, and booking it. */
-export function PlanShown({
+export function PlanResult({
   job,
   plan,
   onBooked,

@@ -6,7 +6,7 @@ import { useWidth } from '../../ui/useWidth.js';
 import { Options } from './Options.js';
 
 /** A question about assembling: parts to put in order, strips to choose from, or an end to find fault with. */
-export function AssemblyAsked({
+export function AssemblyExercise({
   question,
   answer,
   onAnswer,

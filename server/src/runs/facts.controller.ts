@@ -2,8 +2,8 @@ import { routes, type LoggedEnd, type LoggedTrim } from '@kobran/contract';
 import { Body, Controller, Inject, Param, ParseUUIDPipe } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { Handles } from '../handles.js';
-import { RunsService } from '../runs/runs.service.js';
-import { FactsService } from './facts.service.js';
+import { RunsService } from './runs.service.js';
+import { FactsService } from '../facts/facts.service.js';
 
 @ApiTags('facts')
 @Controller()

@@ -20,7 +20,7 @@ const sayIdentity = ({ maker, model, serial, version }: InstrumentIdentity): str
   `${maker} ${model}, serial ${serial}, version ${version}`;
 
 /** Every instrument with its address, and a way to connect another. */
-export function Known({ instruments }: { instruments: Instruments }): ReactNode {
+export function InstrumentList({ instruments }: { instruments: Instruments }): ReactNode {
   const all = instruments.document?.instruments ?? [];
   return (
     <section className="mt-6" aria-labelledby="known">

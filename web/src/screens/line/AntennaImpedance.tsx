@@ -17,7 +17,7 @@ import { readTraceFile } from '../../store/useTraces.js';
 type Known = 'swr' | 'series' | 'measured';
 
 /** What is known of the antenna’s impedance: its SWR alone, a circuit, or a sweep at its own port. */
-export function AntennaKnown({
+export function AntennaImpedance({
   antenna,
   onChange,
 }: {
