@@ -1,10 +1,16 @@
 import { defineConfig } from 'vitest/config';
 
-/** Tests run what is written, not what was built: the `development` condition of core and contract leads to their sources. */
+/**
+ * Tests run what is written, not what was built: the `development` condition of core and contract leads to their sources.
+ *
+ * They share what they import within a worker: core is pure, so nothing one test does is seen by another, and a test of one rule does not
+ * wait for the catalogue to be read again.
+ */
 export default defineConfig({
   test: {
     include: ['{core,contract,instruments,server,cli,web}/src/**/*.test.ts'],
     benchmark: { include: ['benchmarks/**/*.bench.ts'] },
+    isolate: false,
     testTimeout: 30_000,
     hookTimeout: 60_000,
   },

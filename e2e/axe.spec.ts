@@ -23,6 +23,7 @@ const screens: [name: string, path: string][] = [
   ['what ends teach', '/ends'],
   ['life-size', '/calibrate'],
   ['practice', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/practice'],
+  ['shop’s practice', '/practice'],
   ['make', `${demo.vhf}/make`],
   ['repair', `${demo.vhf}/make/main.b/repair`],
   ['batch', `${demo.vhf}/make/jumper.a/batch`],
@@ -45,7 +46,8 @@ const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-prac
 
 /** @param only rules to look at, where the rest was looked at elsewhere */
 async function expectClean(page: Page, name: string, only?: string[]): Promise<void> {
-  const axe = new AxeBuilder({ page });
+  // Nothing here is in frames: without them no page of its own is opened for each look.
+  const axe = new AxeBuilder({ page }).setLegacyMode(true);
   const { violations } = await (only ? axe.withRules(only) : axe.withTags(WCAG)).analyze();
   expect(
     violations.map(
@@ -87,11 +89,8 @@ for (let part = 0; part < PARTS; part++) {
       await setTheme(page, 'light');
       await page.setViewportSize({ width: 390, height: 844 });
       await expectNoSidewaysScroll(page, `${name}, phone`);
-      await expectClean(page, `${name}, phone`, [
-        'color-contrast',
-        'target-size',
-        'scrollable-region-focusable',
-      ]);
+      // Colours are those of above.
+      await expectClean(page, `${name}, phone`, ['target-size', 'scrollable-region-focusable']);
     }
   });
 }

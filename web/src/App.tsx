@@ -34,6 +34,7 @@ const BatchScreen = screen(() => import('./screens/batch/BatchScreen.js'), 'Batc
 const ReelsScreen = screen(() => import('./screens/reels/ReelsScreen.js'), 'ReelsScreen');
 const RepairScreen = screen(() => import('./screens/repair/RepairScreen.js'), 'RepairScreen');
 const PracticeScreen = screen(() => import('./screens/practice/PracticeScreen.js'), 'PracticeScreen');
+const ShopPracticeScreen = screen(() => import('./screens/practice/PracticeScreen.js'), 'ShopPracticeScreen');
 const EndsScreen = screen(() => import('./screens/ends/EndsScreen.js'), 'EndsScreen');
 const CalibrateScreen = screen(() => import('./screens/calibrate/CalibrateScreen.js'), 'CalibrateScreen');
 const CutScreen = screen(() => import('./screens/cut/CutScreen.js'), 'CutScreen');
@@ -78,6 +79,7 @@ export function App(): ReactNode {
             <Route path="/jobs/:jobId/new" element={<NewRunScreen />} />
             <Route path="/jobs/:jobId/practice" element={<PracticeScreen />} />
             <Route path="/jobs/:jobId/reels" element={<ReelsScreen />} />
+            <Route path="/practice" element={<ShopPracticeScreen />} />
             <Route path="/ends" element={<EndsScreen />} />
             <Route path="/instruments" element={<InstrumentsScreen />} />
             <Route path="/calibrate" element={<CalibrateScreen />} />

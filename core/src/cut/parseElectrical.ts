@@ -5,7 +5,7 @@ import { fail, ok, parseDegrees, type Result } from '../quantity/index.js';
  *
  * @param frequencyHz at which waves and times become degrees, Hz
  * @returns degrees
- * @example parseElectrical('1/4 wave', 145e6) // 90
+ * @example parseElectrical('1/4 wave', 145e6) // { ok: true, value: 90 }
  */
 export function parseElectrical(text: string, frequencyHz: number): Result<number> {
   const folded = text.trim().toLowerCase();

@@ -39,7 +39,7 @@ const termPattern =
  * rather than guessed at.
  *
  * @param kind what is being typed, for messages: `length`
- * @example splitTerms(`12' 6 1/2"`, 'length') // [{ value: 12, unit: "'" }, { value: 6.5, unit: '"' }]
+ * @example splitTerms(`12' 6 1/2"`, 'length').value // [{ value: 12, unit: "'" }, { value: 6.5, unit: '"' }]
  */
 export function splitTerms(text: string, kind: string): Result<Term[]> {
   const plain = plainText(text);

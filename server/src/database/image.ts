@@ -3,8 +3,8 @@ import { existsSync } from 'node:fs';
 import { readFile, rename, writeFile } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
 
-/** An empty database, made once at build time: creating one takes ten times as long as unpacking it. */
-const imageFile = fileURLToPath(new URL('./image.tar.gz', import.meta.url));
+/** An empty database, made once at build time: creating one takes ten times as long as unpacking it. From source and from the build it is the same file. */
+const imageFile = fileURLToPath(new URL('../../dist/database/image.tar.gz', import.meta.url));
 
 /** The prepared image, or nothing when it was not built; the first start is slower then, and the same. */
 export async function preparedImage(): Promise<Blob | undefined> {

@@ -21,6 +21,7 @@ export const tools: { to: string; label: string; hint: string }[] = [
   { to: '/kit', label: 'Kit', hint: 'what belongs in the bag' },
   { to: '/instruments', label: 'Instruments', hint: 'the simulated bench; connect a real one' },
   { to: '/train', label: 'Trainer', hint: 'ten-minute drills' },
+  { to: '/practice', label: 'Practice', hint: 'how our shop works: methods, tools, crew' },
   { to: '/ends', label: 'What ends teach', hint: 'failures and causes, by part and person' },
   { to: '/calibrate', label: 'Life-size', hint: 'calibrate this screen against a card' },
 ];

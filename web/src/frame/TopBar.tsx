@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { usePreferences } from '../ui/Preferences.js';
 import type { RunEditor } from '../store/useRunEditor.js';
 import { KeysDialog } from '../ui/KeysDialog.js';
+import { AsideNotice } from './AsideNotice.js';
 import { Palette } from './Palette.js';
 import { SaveMark } from './SaveMark.js';
 import { ToolsMenu } from './ToolsMenu.js';
@@ -85,6 +86,7 @@ export function TopBar({
           </div>
         </>
       )}
+      <AsideNotice />
       <ToolsMenu />
       <button
         className="hidden min-h-8 items-center gap-2 rounded border border-edge px-2 text-sm text-muted hover:border-copper lg:flex"

@@ -1,6 +1,6 @@
-import { routes, type JobDocument } from '@kobran/contract';
+import { routes, type JobDocument, type ShopPracticeDocument } from '@kobran/contract';
 import { defaultPractice, type Practice } from '@kobran/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { call, messageOf } from './client.js';
 import { jobKey, useJob } from './queries.js';
@@ -40,3 +40,33 @@ export function useJobPractice(jobId: string): [Practice, (change: Change) => vo
 
 /** The practice of the open run’s job. */
 export const usePractice = (): [Practice, (change: Change) => void] => useJobPractice(useOpenRun().jobId);
+
+const SHOP_PRACTICE = ['shop practice'];
+
+/** How the whole shop works, and how to change it: a new job starts from it. Shown at once, sent one after the other. */
+export function useShopPractice(): [Practice | undefined, (change: Change) => void] {
+  const queries = useQueryClient();
+  const { data } = useQuery({ queryKey: SHOP_PRACTICE, queryFn: () => call(routes.readShopPractice) });
+  const { mutate } = useMutation({
+    scope: { id: 'shop practice' },
+    mutationFn: (change: Change) => {
+      const now = queries.getQueryData<ShopPracticeDocument>(SHOP_PRACTICE);
+      if (!now) throw new Error('The practice is not read yet; try once more.');
+      return call(routes.replaceShopPractice, {
+        body: { version: now.version, practice: { ...now.practice, ...change } },
+      });
+    },
+    onMutate: (change) =>
+      void queries.setQueryData<ShopPracticeDocument>(
+        SHOP_PRACTICE,
+        (now) => now && { ...now, practice: { ...now.practice, ...change } },
+      ),
+    onSuccess: ({ version }) =>
+      void queries.setQueryData<ShopPracticeDocument>(SHOP_PRACTICE, (now) => now && { ...now, version }),
+    onError: (error) => {
+      toast.error(messageOf(error));
+      return queries.invalidateQueries({ queryKey: SHOP_PRACTICE });
+    },
+  });
+  return [data?.practice, (change) => mutate(change)];
+}

@@ -1,27 +1,10 @@
-import {
-  movePiece,
-  removePiece,
-  turnPiece,
-  type AnyPiece,
-  type JointSheet,
-  type PieceSheet,
-} from '@kobran/core';
+import { movePiece, removePiece, turnPiece } from '@kobran/core';
 import { useSearchParams } from 'react-router';
 import { useOpenRun } from '../../store/RunContext.js';
-
-/** What the ends of the run are called in the address and the selection. */
-const ENDS = ['radio', 'service', 'antenna'];
+import { nextJoint, placeNamed, type Place } from './selection.js';
 
 /** The chosen place of the run: it lives in the address, so that a link leads to it. */
-export interface Selection {
-  id: string | undefined;
-  joint: JointSheet | undefined;
-  placed: PieceSheet | undefined;
-  piece: AnyPiece | undefined;
-  /** The middle of it on the ruler, m. */
-  atM: number | undefined;
-  /** Where a new piece goes: at the joint, behind the piece, else at the antenna. */
-  insertAt: number;
+export interface Selection extends Omit<Place, 'index'> {
   show: (id: string | undefined) => void;
   /** Chooses, or lets go of what is chosen already. */
   toggle: (id: string) => void;
@@ -36,12 +19,8 @@ export interface Selection {
 export function useSelection(): Selection {
   const { sheet, editor } = useOpenRun();
   const [search, setSearch] = useSearchParams();
-  const asked = search.get('at') ?? undefined;
-  const joint = sheet.joints.find(({ id }) => id === asked);
-  const placed = sheet.pieces.find(({ id }) => id === asked);
-  const index = editor.design.pieces.findIndex(({ id }) => id === asked);
-  const piece = editor.design.pieces.at(index < 0 ? editor.design.pieces.length : index);
-  const id = joint || placed || ENDS.includes(asked ?? '') ? asked : undefined;
+  const { index, ...place } = placeNamed(search.get('at') ?? undefined, sheet, editor.design);
+  const { id, piece } = place;
   const show = (to: string | undefined): void =>
     setSearch(to === undefined ? {} : { at: to }, { replace: true });
   const move = (pieceId: string, toIndex: number): void => {
@@ -50,20 +29,10 @@ export function useSelection(): Selection {
     show(pieceId);
   };
   return {
-    id,
-    joint,
-    placed,
-    piece,
-    atM: joint?.atM ?? (placed && (placed.fromM + placed.toM) / 2),
-    insertAt: joint ? joint.number - 1 : index < 0 ? editor.design.pieces.length : index + 1,
+    ...place,
     show,
     toggle: (to) => show(to === id ? undefined : to),
-    step: (by) => {
-      const now = sheet.joints.findIndex((one) => one.id === id);
-      const last = sheet.joints.length - 1;
-      const next = now < 0 ? (by > 0 ? 0 : last) : Math.min(Math.max(now + by, 0), last);
-      show(sheet.joints[next].id);
-    },
+    step: (by) => show(nextJoint(id, sheet.joints, by)),
     move,
     moveBy: (by) => {
       if (piece) move(piece.id, index + by);

@@ -9,10 +9,10 @@ import {
   type Practice,
 } from '@kobran/core';
 import { useEffect, useState, type ReactNode } from 'react';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { useJob } from '../../store/queries.js';
 import { usePreferences } from '../../ui/Preferences.js';
-import { useJobPractice } from '../../store/usePractice.js';
+import { useJobPractice, useShopPractice } from '../../store/usePractice.js';
 import { Choice, Schools } from '../../ui/Choice.js';
 import { Message } from '../../ui/Message.js';
 import { schoolsOfCutting, schoolsOfTape } from '../../ui/schools.js';
@@ -23,14 +23,13 @@ import { Dies } from './Dies.js';
 
 type Section = { practice: Practice; onChange: (change: Partial<Practice>) => void };
 
-/** The shop’s chosen schools, tools and crew: what every card, cut and wrap of this job goes by. */
+/** How one job is worked: the shop’s practice, or what differs from it here. */
 export function PracticeScreen(): ReactNode {
   const { jobId = '' } = useParams();
   const { data: job, error } = useJob(jobId);
   const [practice, change] = useJobPractice(jobId);
-  useEffect(() => {
-    document.title = 'Practice – Kobran';
-  }, []);
+  const [shop] = useShopPractice();
+  useTitle();
   if (!job)
     return (
       <Message
@@ -38,7 +37,7 @@ export function PracticeScreen(): ReactNode {
         {...(error ? { action: { label: 'Go to the board', to: '/' } } : {})}
       />
     );
-  const section = { practice, onChange: change };
+  const differs = shop !== undefined && differing(practice, shop);
   return (
     <div className="min-h-screen">
       <TopBar
@@ -51,19 +50,68 @@ export function PracticeScreen(): ReactNode {
       <main className="mx-auto max-w-5xl px-4 py-4">
         <h1 className="text-xl font-bold">Our practice at {job.name}</h1>
         <p className="mt-1 max-w-3xl text-muted">
-          Good people differ on these. Choose your way; every card, cut and wrap of this job goes by it and
-          says why.
+          Good people differ on these. Choose your way; every card, cut and seal of this job goes by it and
+          says why. A new job starts from the shop’s practice; this one may differ.
         </p>
-        <div className="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-2">
-          <AtTheBench {...section} />
-          <div className="grid content-start gap-6">
-            <Checks {...section} />
-            <Crew {...section} />
-            <Owned {...section} />
-            <Units />
-          </div>
-        </div>
+        <p className="mt-3 flex flex-wrap items-center gap-3">
+          <Link className="button" to="/practice">
+            Change the shop’s practice
+          </Link>
+          {differs && (
+            <button className="button" onClick={() => change(shop)}>
+              Take the shop’s practice here
+            </button>
+          )}
+          {shop && !differs && <span className="text-muted">As the shop does.</span>}
+        </p>
+        <Sections practice={practice} onChange={change} />
       </main>
+    </div>
+  );
+}
+
+/** How the whole shop works: what a new job starts from. */
+export function ShopPracticeScreen(): ReactNode {
+  const [practice, change] = useShopPractice();
+  useTitle();
+  if (!practice) return <Message title="Opening the practice…" />;
+  return (
+    <div className="min-h-screen">
+      <TopBar crumbs={[{ label: 'Board', to: '/' }, { label: 'Shop’s practice' }]} />
+      <main className="mx-auto max-w-5xl px-4 py-4">
+        <h1 className="text-xl font-bold">How our shop works</h1>
+        <p className="mt-1 max-w-3xl text-muted">
+          A new job starts from this. Jobs which are there keep their own; each can take this over on its own
+          practice page.
+        </p>
+        <Sections practice={practice} onChange={change} />
+      </main>
+    </div>
+  );
+}
+
+const useTitle = (): void =>
+  useEffect(() => {
+    document.title = 'Practice – Kobran';
+  }, []);
+
+/** Does the job do anything differently? The order in which things were chosen is none. */
+const differing = (own: Practice, shop: Practice): boolean =>
+  [...new Set([...Object.keys(own), ...Object.keys(shop)])].some((key) => {
+    const [mine, theirs] = [own, shop].map((practice) => JSON.stringify(practice[key as keyof Practice]));
+    return mine !== theirs;
+  });
+
+function Sections(section: Section): ReactNode {
+  return (
+    <div className="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-2">
+      <AtTheBench {...section} />
+      <div className="grid content-start gap-6">
+        <Checks {...section} />
+        <Crew {...section} />
+        <Owned {...section} />
+        <Units />
+      </div>
     </div>
   );
 }

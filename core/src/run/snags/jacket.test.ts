@@ -1,0 +1,26 @@
+import { describe, expect, it } from 'vitest';
+import { aRun, anOutdoorRun, cable, mends, snagsOf } from '../aRun.fixture.js';
+
+// Jacket data of the cables; burial rule: handbook practice.
+describe('jacket', () => {
+  it('RG-58 in earth is a stop; a duct or another cable mends it', () => {
+    const buried = aRun({
+      pieces: [cable({ cable: 'rg58', a: { part: 'n-plug-crimp-5mm' }, b: { part: 'n-plug-crimp-5mm' } })],
+      legs: [
+        { id: 'trench', name: 'the trench', kind: 'direct burial', zone: 'buried', lengthM: 12, slackM: 0 },
+      ],
+    });
+    expect(snagsOf(buried, 'jacket')[0].level).toBe('stop');
+    expect(mends(buried, 'jacket', 0)).toBe(true);
+  });
+  it('a jacket which sun destroys is cautioned outdoors', () => {
+    const sunny = anOutdoorRun();
+    sunny.pieces[2] = cable({
+      cable: 'rg174',
+      lengthM: 11,
+      a: { part: 'bnc-plug-crimp-25mm' },
+      b: { part: 'bnc-plug-crimp-25mm' },
+    });
+    expect(snagsOf(sunny, 'jacket')[0].level).toBe('caution');
+  });
+});
