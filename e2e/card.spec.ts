@@ -19,7 +19,8 @@ async function goTo(page: Page, words: string): Promise<void> {
   for (let guard = 0; guard < 30; guard++) {
     if ((await title(page).textContent())?.includes(words)) return;
     await space(page);
-    await page.waitForTimeout(30);
+    // Two frames later the page shows what the key has done.
+    await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
   }
   throw new Error(`no step “${words}”`);
 }

@@ -1,4 +1,18 @@
+import type { RunDocument, RunSheet } from '@kobran/contract';
+import type { Page } from '@playwright/test';
 import { alone, demo, expect, saved, test } from './server.js';
+
+/** Every screen is fetched in the background once the first page stands: then the server may go away. */
+const screensFetched = (page: Page): Promise<void> =>
+  expect
+    .poll(() =>
+      page.evaluate(() =>
+        ['SealScreen', 'HandoverScreen', 'readParcel'].every((script) =>
+          performance.getEntriesByType('resource').some(({ name }) => name.includes(script)),
+        ),
+      ),
+    )
+    .toBe(true);
 
 test('two tabs on one run: nothing is lost, one is chosen, undo brings the other back', async ({
   context,
@@ -31,8 +45,7 @@ alone(
   async ({ page, baseURL, kobran }) => {
     await page.goto(`${baseURL}${demo.vhf}/plan?at=service`);
     await expect(page.getByLabel('Name of the run')).toBeVisible();
-    await page.waitForLoadState('networkidle');
-    await page.waitForTimeout(1_500); /* every screen is fetched in the background by then */
+    await screensFetched(page);
     await kobran.kill();
     await page.getByRole('link', { name: /^Seal/ }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText('joints to seal');
@@ -49,3 +62,65 @@ alone(
     await saved(page);
   },
 );
+
+alone(
+  'two tabs without a server both log, both are reloaded: everything arrives once',
+  async ({ context, baseURL, kobran }) => {
+    const [one, two] = [await context.newPage(), await context.newPage()];
+    for (const tab of [one, two]) {
+      await tab.goto(`${baseURL}${demo.vhf}/handover`);
+      await screensFetched(tab);
+    }
+    await kobran.kill();
+    const log = async (tab: typeof one, text: string): Promise<void> => {
+      await tab.getByLabel('Note for the log').fill(text);
+      await tab.getByLabel('Note for the log').press('Enter');
+      await expect(tab.getByText(text)).toBeVisible();
+    };
+    await log(one, 'first, from one');
+    await log(two, 'second, from two');
+    await log(one, 'third, from one');
+    // What one tab has written the other shows too.
+    await expect(two.getByText('third, from one')).toBeVisible();
+    await kobran.start();
+    for (const tab of [one, two]) await tab.reload();
+    for (const tab of [one, two]) {
+      await saved(tab);
+      for (const text of ['first, from one', 'second, from two', 'third, from one'])
+        await expect(tab.getByText(text)).toHaveCount(1);
+    }
+    const { facts } = await kobran.ask<RunDocument>('GET', `/api${demo.vhf}`);
+    expect(facts.filter(({ kind }) => kind === 'note')).toHaveLength(3);
+  },
+);
+
+alone('a card goes on where another phone left it', async ({ browser, baseURL, kobran }) => {
+  const phone = async () => (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+  const title = (page: Page) => page.getByRole('heading', { level: 1 });
+  const first = await phone();
+  await first.goto(`${baseURL}${demo.hf}/make/main.b`);
+  await expect(title(first)).toContainText('Lay out the 4 parts');
+  for (let k = 0; k < 4; k++) await first.getByRole('button', { name: /^Next|^On the cable/ }).click();
+  const reached = (await title(first).textContent()) ?? '';
+  await expect
+    .poll(async () => (await kobran.ask<unknown[]>('GET', `/api${demo.hf}/progress`)).length)
+    .toBe(1);
+  const second = await phone();
+  await second.goto(`${baseURL}${demo.hf}/make/main.b`);
+  await expect(title(second)).toHaveText(reached);
+});
+
+// The bundle the browser runs against what the server computes: one line, one answer.
+test('the page and the server say the same of every run', async ({ page, shared }) => {
+  const same = async (): Promise<void> => {
+    for (const path of Object.values(demo)) {
+      const { headline, stages } = await shared.ask<RunSheet>('GET', `/api${path}/sheet`);
+      await page.goto(`${shared.url}${path}/plan`);
+      await expect(page.getByRole('heading', { level: 1 })).toHaveText(headline);
+      const rail = page.getByRole('navigation', { name: 'Stages' }).getByRole('listitem');
+      for (const [k, { name, state, detail }] of stages.entries())
+        await expect(rail.nth(k)).toHaveText(`${name}${state}: ${detail}`);
+    }
+  };
+  await same();
+});

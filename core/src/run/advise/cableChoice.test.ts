@@ -39,7 +39,30 @@ describe('all cables side by side', () => {
     expect(cheapest?.cable.jacketMm).toBe(adequate[0].cable.jacketMm);
     const least = Math.min(...adequate.map(({ loss }) => loss.value));
     expect(adequate.find(({ marks }) => marks.includes('lowest loss'))?.loss.value).toBe(least);
-    expect(marked(choice, 'best value')).toBeDefined();
+  });
+
+  // Geometry: on the frontier of diameter and loss, both brought to 0..1, the point farthest from the line between its ends.
+  it('the best value is the bend of the frontier: beyond it thicker cable buys little', () => {
+    const choice = choose(aRun({ pieces: [cable({ lengthM: 30 })], service: { lossBudgetDb: 2.5 } }));
+    const points = choice.rows
+      .filter(({ against }) => against.every(({ kind }) => kind === 'budget'))
+      .map(({ cable: { id, jacketMm }, loss }) => ({ id, x: jacketMm, y: loss.value }));
+    const front = points.filter(
+      (one) =>
+        !points.some(
+          (other) =>
+            other !== one && other.x <= one.x && other.y <= one.y && (other.x < one.x || other.y < one.y),
+        ),
+    );
+    const [xs, ys] = [front.map(({ x }) => x), front.map(({ y }) => y)];
+    const unit = (value: number, all: number[]): number =>
+      (value - Math.min(...all)) / (Math.max(...all) - Math.min(...all));
+    // Distance from the line x + y = 1 between (0, 1) and (1, 0).
+    const distance = ({ x, y }: { x: number; y: number }): number =>
+      (1 - unit(x, xs) - unit(y, ys)) / Math.SQRT2;
+    const [farthest] = front.toSorted((one, other) => distance(other) - distance(one));
+    expect(distance(farthest)).toBeGreaterThan(0.1);
+    expect(choice.rows.find(({ marks }) => marks.includes('best value'))?.cable.id).toBe(farthest.id);
   });
 
   // Handbook practice: 75 ohm is refused for transmitting and allowed for receiving; transmit heat does not count there.
