@@ -9,20 +9,27 @@ const apart = (name, from, to, comment) => ({
 
 /** The layers of the web, the lowest first; each may use those before it. */
 const layers = ['ui', '(drawing|background)', 'store', 'frame', 'screens'];
-const upward = layers.slice(0, -1).map((layer, k) =>
-  apart(
-    `web-${layer.replace(/\W/g, '-')}`,
-    `^web/src/${layer}/`,
-    `^web/src/(${layers.slice(k + 1).join('|')})/`,
-    'screens -> frame -> store -> drawing, background -> ui',
-  ),
-);
+const upward = layers
+  .slice(0, -1)
+  .map((layer, k) =>
+    apart(
+      `web-${layer.replace(/\W/g, '-')}`,
+      `^web/src/${layer}/`,
+      `^web/src/(${layers.slice(k + 1).join('|')})/`,
+      'screens -> frame -> store -> drawing, background -> ui',
+    ),
+  );
 
 export default {
   forbidden: [
     apart('core-alone', '^core/', '^(contract|server|cli|web|instruments)/', 'core knows no other room'),
     apart('contract-on-core', '^contract/', '^(server|cli|web|instruments)/', 'contract knows core only'),
-    apart('cli-thin', '^cli/', '^(server|web|instruments)/', 'the command line is thin over core and contract'),
+    apart(
+      'cli-thin',
+      '^cli/',
+      '^(server|web|instruments)/',
+      'the command line is thin over core and contract',
+    ),
     apart(
       'instruments-apart-from-the-application',
       '^instruments/',

@@ -20,7 +20,9 @@ async function goTo(page: Page, words: string): Promise<void> {
     if ((await title(page).textContent())?.includes(words)) return;
     await space(page);
     // Two frames later the page shows what the key has done.
-    await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+    await page.evaluate(
+      () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),
+    );
   }
   throw new Error(`no step “${words}”`);
 }

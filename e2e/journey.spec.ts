@@ -50,22 +50,22 @@ alone(
       .getByRole('button', { name: /^Mark J\d as sealed/ })
       .first()
       .click();
-    await expect(page.getByText(/^Sealed/).first()).toBeVisible();
+    await expect(page.getByText(/^\s*Sealed/).first()).toBeVisible();
 
     await page.getByRole('link', { name: /^Hand over/ }).click();
     await saved(page);
     const downloading = page.waitForEvent('download');
-    await page.getByRole('link', { name: 'Take the job along as a file' }).click();
+    await page.getByRole('link', { name: 'Export the job' }).click();
     const download = await downloading;
     expect(download.suggestedFilename()).toBe('heron-weir.kobran.json');
     const file = JSON.parse(await readFile(await download.path(), 'utf8')) as {
       schema: string;
       name: string;
-      runs: { design: { antenna: { swr: number }; radio: { face: string } }; log: { kind: string }[] }[];
+      runs: { design: { antenna: { swr: number }; radio: { face: string } }; facts: { kind: string }[] }[];
     };
-    expect(file).toMatchObject({ schema: 'kobran-job/1', name: 'Heron Weir' });
+    expect(file).toMatchObject({ schema: 'kobran-job/2', name: 'Heron Weir' });
     expect(file.runs[0].design).toMatchObject({ antenna: { swr: 1.8 }, radio: { face: 'rp-sma-jack' } });
-    expect(file.runs[0].log.map(({ kind }) => kind)).toEqual(['sealed']);
+    expect(file.runs[0].facts.map(({ kind }) => kind)).toEqual(['sealed']);
 
     await page.goto(`${baseURL}/`);
     await page.getByLabel('Import a job file').setInputFiles(await download.path());

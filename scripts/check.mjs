@@ -9,7 +9,10 @@ import { install, root, run } from './steps.mjs';
 install();
 const git = (...args) =>
   spawnSync('git', args, { cwd: root, encoding: 'utf8' }).stdout.split('\n').filter(Boolean);
-const changed = [...git('diff', '--name-only', '--diff-filter=d', 'HEAD'), ...git('ls-files', '-o', '--exclude-standard')];
+const changed = [
+  ...git('diff', '--name-only', '--diff-filter=d', 'HEAD'),
+  ...git('ls-files', '-o', '--exclude-standard'),
+];
 const code = changed.filter((file) => /\.(ts|tsx|mjs)$/.test(file));
 const rooms = ['core', 'contract', 'instruments', 'server', 'cli', 'web'];
 
@@ -26,7 +29,11 @@ if (code.length > 0) {
     ['depcruise', '--config', '.dependency-cruiser.mjs', ...rooms.map((room) => `${room}/src`)],
   ]);
   // Tests which import what changed, and no others.
-  steps.push(['unit tests of what changed', 'npx', ['vitest', 'related', '--run', '--passWithNoTests', ...code]]);
+  steps.push([
+    'unit tests of what changed',
+    'npx',
+    ['vitest', 'related', '--run', '--passWithNoTests', ...code],
+  ]);
 }
 
 const started = Date.now();

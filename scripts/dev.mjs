@@ -12,7 +12,8 @@ const QUIET_MS = 150;
 
 install();
 // The prepared database and the instruments' processes come from a build; one is enough.
-if (!existsSync(`${root}instruments/dist/main.js`) || !existsSync(`${root}server/dist/database/image.tar.gz`)) build();
+if (!existsSync(`${root}instruments/dist/main.js`) || !existsSync(`${root}server/dist/database/image.tar.gz`))
+  build();
 else run('npx', ['tsc', '-b', 'core', 'contract', 'instruments']);
 
 process.env.KOBRAN_DATA ??= `${root}.kobran/dev`;
@@ -58,7 +59,9 @@ const page = await createServer({
   },
 });
 await page.listen();
-console.log(`Kobran is at http://localhost:${PORT}, from source; a change of server, contract or core starts the server again.`);
+console.log(
+  `Kobran is at http://localhost:${PORT}, from source; a change of server, contract or core starts the server again.`,
+);
 
 let timer;
 sources.watcher.on('change', (file) => {

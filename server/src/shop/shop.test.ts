@@ -78,7 +78,7 @@ describe('the shop’s own catalogue', () => {
     expect(problem(late).code).toBe('design.unknown-cable');
   });
 
-  it('a job file brings along the own entries its runs name', async () => {
+  it('a job file brings along the own entries its runs name: the cable, and the port of that name', async () => {
     await put('cable', 'green-drum', 0, { ...own, name: 'Green drum' });
     const job = (await api().post('/api/jobs').send({ id: randomUUID(), name: 'Away', site: '' }))
       .body as JobDocument;
@@ -91,7 +91,7 @@ describe('the shop’s own catalogue', () => {
       .send({ id: randomUUID(), design: { ...design, pieces } })
       .expect(201);
     const file = (await api().get(`/api/jobs/${job.id}/file`)).body as JobFile;
-    expect(file.catalog?.map(({ kind }) => kind)).toEqual(['cable']);
+    expect(file.catalog?.map(({ kind }) => kind)).toEqual(['cable', 'port']);
     await api().delete(`/api/jobs/${job.id}`).expect(204);
     await api().delete('/api/shop/cable/green-drum').expect(204);
     const back = (await api().post('/api/jobs/import').send(file).expect(201)).body as JobDocument;
