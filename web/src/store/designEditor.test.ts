@@ -10,7 +10,7 @@ const rename = (name: string) => [{ op: 'set name' as const, name }];
 
 /** A server with versions, which may be away or refuse. */
 class FakeServer {
-  mood: 'well' | 'away' | 'refuses' = 'well';
+  mood: 'well' | 'away' | 'loses answers' | 'refuses' = 'well';
   writes = 0;
   constructor(public standing: Versioned) {}
 
@@ -25,6 +25,7 @@ class FakeServer {
       return Promise.resolve({ kind: 'conflict', theirs: this.standing });
     this.writes++;
     this.standing = { version: version + 1, design };
+    if (this.mood === 'loses answers') return Promise.resolve({ kind: 'away' });
     return Promise.resolve({ kind: 'saved', saved: this.standing });
   };
 }
@@ -80,6 +81,21 @@ describe('a design under edit', () => {
     await clock.pass(3_000);
     expect(server.standing.design.name).toBe('in the dark');
     expect(editor.snapshot().save.kind).toBe('saved');
+  });
+
+  it('an answer lost on the way is not taken for a change by somebody else', async () => {
+    const { clock, server, editor, kept } = open();
+    server.mood = 'loses answers';
+    editor.change(rename('arrived'));
+    await clock.pass(500);
+    expect([server.standing.design.name, editor.snapshot().save.kind]).toEqual(['arrived', 'offline']);
+    editor.undo();
+    expect(kept.draft?.design.name).toBe('as it was');
+    server.mood = 'well';
+    await clock.pass(10_000);
+    expect(server.standing).toMatchObject({ version: 5, design: { name: 'as it was' } });
+    expect(editor.snapshot().save.kind).toBe('saved');
+    expect(kept.draft).toBeUndefined();
   });
 
   it('a draft of before is shown and written; undo leads to what the server has', async () => {
@@ -153,7 +169,7 @@ describe('a design under edit', () => {
 
   // A law: after the last pause the server has what the screen shows, whatever came between.
   it('ends with the server having what is shown', async () => {
-    const step = fc.constantFrom('edit', 'undo', 'redo', 'away', 'back', 'wait');
+    const step = fc.constantFrom('edit', 'undo', 'redo', 'away', 'loses answers', 'back', 'wait');
     await fc.assert(
       fc.asyncProperty(fc.array(step, { maxLength: 30 }), async (steps) => {
         const { clock, server, editor } = open();
@@ -161,15 +177,15 @@ describe('a design under edit', () => {
           if (what === 'edit') editor.change(rename(`edit ${k}`));
           else if (what === 'undo') editor.undo();
           else if (what === 'redo') editor.redo();
-          else if (what === 'wait') await clock.pass(700);
-          else server.mood = what === 'away' ? 'away' : 'well';
+          else if (what === 'wait') await clock.pass(3_000);
+          else server.mood = what === 'back' ? 'well' : what;
         }
         server.mood = 'well';
         await clock.pass(10_000);
         expect(server.standing.design).toEqual(editor.snapshot().design);
         expect(editor.snapshot().save.kind).toBe('saved');
       }),
-      { numRuns: 60 },
+      { numRuns: 100 },
     );
   });
 });

@@ -54,6 +54,8 @@ export class DesignEditor {
   private base: Versioned;
   private save: SaveState = { kind: 'saved' };
   private sending = false;
+  /** What was sent without an answer: the server may have any of it, or none. */
+  private unanswered: readonly Design[] = [];
   private cancel: () => void = () => undefined;
   private readonly listeners = new Set<() => void>();
   private state: EditorState;
@@ -128,7 +130,7 @@ export class DesignEditor {
   }
 
   private isDirty(): boolean {
-    return !same(this.history.present, this.base.design);
+    return this.unanswered.length > 0 || !same(this.history.present, this.base.design);
   }
 
   private move(history: History): void {
@@ -159,11 +161,22 @@ export class DesignEditor {
     this.show();
     const answer = await this.ports.save(wish);
     this.sending = false;
-    if (answer.kind === 'saved') {
-      this.base = { version: answer.saved.version, design: wish.design };
-      this.save = { kind: 'saved' };
-    } else this.save = answer.kind === 'away' ? { kind: 'offline' } : answer;
+    this.heard(answer, wish.design);
     this.schedule();
+  }
+
+  private heard(answer: Saving, sent: Design): void {
+    const before = this.unanswered;
+    this.unanswered = answer.kind === 'away' ? (before.at(-1) === sent ? before : [...before, sent]) : [];
+    if (answer.kind === 'saved') {
+      this.base = { version: answer.saved.version, design: sent };
+      this.save = { kind: 'saved' };
+    } else if (answer.kind === 'away') this.save = { kind: 'offline' };
+    else if (answer.kind === 'conflict' && before.some((own) => same(own, answer.theirs.design))) {
+      // Nobody else’s: a write of our own, whose answer was lost on the way.
+      this.base = answer.theirs;
+      this.save = { kind: 'saved' };
+    } else this.save = answer;
   }
 
   private look(): EditorState {
