@@ -119,14 +119,14 @@ test('an instrument that is not there, or not allowed, is said with what to do',
 }) => {
   await page.goto(`${baseURL}/instruments`);
   await page.getByText('Connect one by its address').click();
-  await page.getByLabel('Port').fill('1');
+  await page.getByLabel('Port', { exact: true }).fill('1');
   await page.getByRole('button', { name: 'Connect' }).click();
   await expect(page.getByText(/Nothing answers at 127\.0\.0\.1:1/)).toBeVisible();
-  await page.getByLabel('Host').fill('192.168.7.7');
+  await page.getByLabel('Host', { exact: true }).fill('192.168.7.7');
   await page.getByRole('button', { name: 'Connect' }).click();
   await expect(page.getByText(/KOBRAN_INSTRUMENT_HOSTS=192\.168\.7\.7/)).toBeVisible();
-  await page.getByLabel('Port').fill('70000');
-  await page.getByLabel('Port').press('Enter');
+  await page.getByLabel('Port', { exact: true }).fill('70000');
+  await page.getByLabel('Port', { exact: true }).press('Enter');
   await expect(page.getByRole('alert')).toContainText('from 1 to 65535');
 });
 

@@ -174,7 +174,7 @@ describe('help', () => {
       const { stdout } = await promisify(execFile)(process.execPath, ['cli/bin/kobran.js', ...argv], {
         cwd: root,
       }).catch((error: { code: number; stdout: string }) => error);
-      if (line.includes('csv')) {
+      if (line.includes('--format csv')) {
         const [head, ...rows] = stdout.trimEnd().split('\n');
         expect(head.split(','), line).toContain('kind');
         expect(rows.filter((row) => row.startsWith('cable,')).length, line).toBe(catalog.cables.size);
