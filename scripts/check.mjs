@@ -16,7 +16,7 @@ const changed = [
 const code = changed.filter((file) => /\.(ts|tsx|mjs)$/.test(file));
 const rooms = ['core', 'contract', 'instruments', 'server', 'cli', 'web'];
 
-const steps = [['types', 'npx', ['tsc', '-b']]];
+const steps = [['types', 'npm', ['run', '--silent', 'compile']]];
 if (changed.some((file) => file.startsWith('web/')))
   steps.push(['types of the web', 'npx', ['tsc', '-p', 'web', '--noEmit']]);
 if (changed.length > 0)

@@ -14,7 +14,7 @@ install();
 // The prepared database and the instruments' processes come from a build; one is enough.
 if (!existsSync(`${root}instruments/dist/main.js`) || !existsSync(`${root}server/dist/database/image.tar.gz`))
   build();
-else run('npx', ['tsc', '-b', 'core', 'contract', 'instruments']);
+else run('npm', ['run', '--silent', 'compile']);
 
 process.env.KOBRAN_DATA ??= `${root}.kobran/dev`;
 process.env.KOBRAN_DEMO ??= '1';
