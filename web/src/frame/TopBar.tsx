@@ -37,7 +37,7 @@ export function TopBar({
       </Link>
       <nav
         aria-label="Where you are"
-        className="order-last flex min-w-0 basis-full items-baseline gap-2 sm:order-none sm:flex-1 sm:basis-0"
+        className={`order-last min-w-0 basis-full items-baseline gap-2 sm:order-none sm:flex sm:flex-1 sm:basis-0 ${crumbs.length > 1 ? 'flex' : 'hidden'}`}
       >
         {crumbs.map(({ label, to }, k) => (
           <span

@@ -30,12 +30,12 @@ export function Board(): ReactNode {
   return (
     <div className="min-h-screen">
       <TopBar crumbs={[{ label: 'Board' }]}>
-        <label className="relative">
+        <label className="relative order-last basis-full pb-1 sm:order-none sm:basis-auto sm:pb-0">
           <span className="sr-only">Find a run</span>
           <Search size={16} aria-hidden className="absolute top-2.5 left-2 text-muted" />
           <input
             type="search"
-            className="field w-36 pl-8 sm:w-64"
+            className="field w-full pl-8 sm:w-64"
             placeholder="Find a run"
             value={search}
             onChange={({ target }) => setSearch(target.value)}
@@ -73,9 +73,9 @@ function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
     ) ?? [];
   return (
     <section className="mt-5" aria-label={job.name}>
-      <div className="flex flex-wrap items-baseline gap-x-3 border-b-2 border-ink pb-1">
+      <div className="flex flex-wrap items-baseline gap-x-3 gap-y-2 border-b-2 border-ink pb-1">
         <h2 className="text-lg font-bold">{job.name}</h2>
-        <p className="flex-1 text-muted">{job.site}</p>
+        <p className="basis-full text-muted sm:flex-1 sm:basis-0">{job.site}</p>
         <button
           className="text-sm text-muted underline underline-offset-4 hover:text-stop"
           onClick={() => remove('job', job.id, job.name)}

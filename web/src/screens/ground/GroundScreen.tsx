@@ -107,37 +107,37 @@ function TubeScale({ tube, fittedV }: { tube: TubeChoice; fittedV?: number }): R
           {gasTubeVolts.map((volts, k) => {
             const low = lowestFiringV(volts);
             const holds = low >= needed;
-            const y = k * 24 + 30;
-            const marked = volts === tube.tubeV;
             return (
-              <g key={volts}>
-                <rect
-                  x={x(low)}
-                  y={y}
-                  width={x(highestFiringV(volts)) - x(low)}
-                  height={16}
-                  fill={marked ? 'var(--copper)' : 'var(--panel)'}
-                  stroke={holds ? 'var(--ink)' : 'var(--edge)'}
-                  strokeDasharray={holds ? undefined : '3 3'}
-                />
-                <text
-                  x={x(highestFiringV(volts)) + 8}
-                  y={y + 13}
-                  fontSize={13}
-                  className="figures"
-                  fontWeight={marked ? 700 : 400}
-                  stroke="var(--sheet)"
-                  strokeWidth={4}
-                  paintOrder="stroke"
-                >
-                  {[`${volts} V`, marked && 'suits', volts === fittedV && 'fitted']
-                    .filter(Boolean)
-                    .join(', ')}
-                </text>
-              </g>
+              <rect
+                key={volts}
+                x={x(low)}
+                y={k * 24 + 30}
+                width={x(highestFiringV(volts)) - x(low)}
+                height={16}
+                fill={volts === tube.tubeV ? 'var(--copper)' : 'var(--panel)'}
+                stroke={holds ? 'var(--ink)' : 'var(--edge)'}
+                strokeDasharray={holds ? undefined : '3 3'}
+              />
             );
           })}
           <path d={`M${x(needed)} 18V${rows * 24 + 30}`} stroke="var(--stop)" strokeWidth={2} />
+          {gasTubeVolts.map((volts, k) => (
+            <text
+              key={volts}
+              x={x(highestFiringV(volts)) + 8}
+              y={k * 24 + 43}
+              fontSize={13}
+              className="figures"
+              fontWeight={volts === tube.tubeV ? 700 : 400}
+              stroke="var(--sheet)"
+              strokeWidth={4}
+              paintOrder="stroke"
+            >
+              {[`${volts} V`, volts === tube.tubeV && 'suits', volts === fittedV && 'fitted']
+                .filter(Boolean)
+                .join(', ')}
+            </text>
+          ))}
           <text
             x={x(needed)}
             y={13}
