@@ -13,6 +13,10 @@ const lay = async (request: APIRequestContext, url: string, run: string, pieceId
   expect(answer.ok(), await answer.text()).toBe(true);
 };
 
+test.beforeEach('the bench is empty and its instruments are off', async ({ request, baseURL }) => {
+  expect((await request.delete(`${baseURL}/api/bench`)).ok()).toBe(true);
+});
+
 async function calibrate(page: Page): Promise<void> {
   for (const [name, next] of [
     ['Open is on', 'Short is on'],
@@ -89,7 +93,9 @@ test('a run is proved with the instruments and handed over', async ({ page, base
   for (const piece of ['jumper', 'main']) {
     await lay(request, url, (await site('uhf')).path, piece, 0);
     await page.goto(`${url}/instruments`);
+    const zeroed = page.waitForResponse(/multimeter\/zero$/);
     await page.getByRole('button', { name: 'Zero the leads' }).click();
+    await zeroed;
     await page.goto(`${url}${(await site('uhf')).path}/prove`);
     const reads = page.getByRole('button', { name: /^Read it/ });
     await expect(reads).toHaveCount(3);

@@ -53,11 +53,15 @@ export interface Doing {
   run: (what: string, act: () => Promise<void>) => void;
 }
 
+/** One pair of hands: who sets the far end for one reading does not set it under another. */
+let hands: Promise<unknown> = Promise.resolve();
+
 export function useDoing(): Doing {
   const [busy, setBusy] = useState<string>();
   const run = useCallback((what: string, act: () => Promise<void>) => {
     setBusy(what);
-    act()
+    hands = hands
+      .then(act)
       .catch((error: unknown) => toast.error(messageOf(error), { duration: 12_000 }))
       .finally(() => setBusy(undefined));
   }, []);
