@@ -78,13 +78,11 @@ export function DeviceProvider({ children }: { children: ReactNode }): ReactNode
         later,
         warn,
         check: async (value) => (await import('./readParcel.js')).readParcel(value),
-        deliver: async (parcel) => {
-          const delivery = await deliver(parcel);
-          if (delivery.kind === 'done')
-            await queries.invalidateQueries({
-              queryKey: parcel.kind === 'trace' ? tracesKey(parcel.runId) : runKey(parcel.runId),
-            });
-          return delivery;
+        deliver,
+        arrived: async (runId) => {
+          await Promise.all(
+            [runKey(runId), tracesKey(runId)].map((queryKey) => queries.invalidateQueries({ queryKey })),
+          );
         },
       });
       if (over) return;

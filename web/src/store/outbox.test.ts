@@ -35,19 +35,26 @@ class FakeServer {
 function world() {
   const [browser, clock, server] = [new FakeBrowser(), new FakeClock(), new FakeServer()];
   const warnings: string[] = [];
+  /** What each tab has read from the server. */
+  const shown = new Map<string, string[]>();
   const tab = async (name: string): Promise<Outbox> => {
     const outbox = new Outbox({
       keeper: browser.keeper,
       tabs: browser.open(name),
       later: clock.later,
       deliver: server.deliver,
+      arrived: (runId) => {
+        expect(runId).toBe(RUN);
+        shown.set(name, [...server.kept]);
+        return Promise.resolve();
+      },
       check: (value) => Promise.resolve(readParcel(value)),
       warn: (message) => warnings.push(message),
     });
     await outbox.start();
     return outbox;
   };
-  return { browser, clock, server, warnings, tab };
+  return { browser, clock, server, warnings, tab, shown };
 }
 const away = (): Delivery => ({ kind: 'away' });
 const texts = (outbox: Outbox): string[] =>
@@ -90,6 +97,20 @@ describe('facts on their way to the server', () => {
     await one.put(note(1));
     await settled();
     expect(texts(two)).toEqual(['note 1']);
+  });
+
+  it('what one tab sends is read by all tabs, also by one that has not seen it wait', async () => {
+    const { tab, server, clock, shown, browser } = world();
+    server.answer = away;
+    const one = await tab('one');
+    await one.put(note(1));
+    // The first has sent it, but the second opens before it is gone from the store.
+    const two = await tab('two');
+    server.answer = () => ({ kind: 'done' });
+    await clock.pass(3_000);
+    expect(await browser.keeper.entries(OUTBOX)).toEqual([]);
+    for (const outbox of [one, two]) expect(outbox.snapshot().waiting).toEqual([]);
+    expect(shown).toEqual(new Map(['one', 'two'].map((name) => [name, [uuid(1)]])));
   });
 
   it('one which the server refuses is set aside with the reason, and the others go on', async () => {

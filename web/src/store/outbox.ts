@@ -29,6 +29,8 @@ export interface OutboxPorts {
   keeper: Keeper;
   tabs: Pick<Tabs, 'alone' | 'tell' | 'hear'>;
   deliver: (parcel: Parcel) => Promise<Delivery>;
+  /** Reads again what the server says of a run, since it has got something of it; also when another tab has sent it. */
+  arrived: (runId: string) => Promise<void>;
   /** Checks an entry of the store. @throws when the rules are not at hand: then it is looked at later */
   check: (value: unknown) => Promise<ReadParcel>;
   /** Does something later. @returns how not to */
@@ -44,6 +46,8 @@ export interface OutboxState {
 }
 
 const NEWS = 'outbox';
+/** Followed by the run of which the server has got something. */
+const ARRIVED = 'outbox arrived ';
 const RETRY_MS = 2_500;
 
 /**
@@ -69,9 +73,7 @@ export class Outbox {
 
   /** Reads what waits and begins to send. */
   async start(): Promise<void> {
-    this.stopHearing = this.ports.tabs.hear((news) => {
-      if (news === NEWS) void this.refresh();
-    });
+    this.stopHearing = this.ports.tabs.hear((news) => void this.heard(news));
     await this.refresh();
     this.send();
   }
@@ -119,6 +121,12 @@ export class Outbox {
     this.ports.tabs.tell(NEWS);
   }
 
+  /** What another tab has sent goes from here only when the server's word of it has come: it is seen all the time. */
+  private async heard(news: string): Promise<void> {
+    if (news.startsWith(ARRIVED)) await this.ports.arrived(news.slice(ARRIVED.length));
+    if (news === NEWS || news.startsWith(ARRIVED)) await this.refresh();
+  }
+
   private send(): void {
     this.cancelRetry();
     if (this.sending) {
@@ -155,11 +163,13 @@ export class Outbox {
       await this.ports.keeper.put(asideKey(key), { parcel, why: `${message} ${remedy}` });
       this.ports.warn(`The server refused an entry. It is set aside here. ${message} ${remedy}`);
     }
+    const arrived = delivery.kind === 'done';
+    if (arrived) await this.ports.arrived(parcel.runId);
     this.unkept.delete(key);
     await this.ports.keeper.remove(key);
     this.parcels.delete(key);
     this.show();
-    this.ports.tabs.tell(NEWS);
+    this.ports.tabs.tell(arrived ? `${ARRIVED}${parcel.runId}` : NEWS);
   }
 
   /** Looks at the store again. @returns whether that was possible: without the server its rules may not be at hand */
