@@ -75,6 +75,21 @@ describe('kobran mate', () => {
   });
 });
 
+describe('kobran join', () => {
+  it('takes no power and 0 W as receive only', async () => {
+    for (const more of [[], ['--power', '0 W'], ['--power', '5W']]) {
+      const { exitCode, err } = await kobran(['join', 'SMA jack', 'PL-259', '--at', '145MHz', ...more]);
+      expect([exitCode, err]).toEqual([0, '']);
+    }
+  });
+
+  it('asks which number is meant', async () => {
+    const { exitCode, err } = await kobran(['join', 'SMA jack', 'PL-259', '--power', '1,500 W']);
+    expect(exitCode).toBe(2);
+    expect(err).toContain('“1,500” can be 1500 or 1.5.');
+  });
+});
+
 describe('kobran length', () => {
   // First principles and common practice: a quarter wave at 27.2 MHz, VF 0.695.
   it('gives both schools', async () => {

@@ -15,7 +15,7 @@ export function joinCommand(kobran: Command, { print, refuse, catalog }: Desk): 
       const needs = {
         ...easyNeeds,
         topHz: orThrow(parseFrequency(at)),
-        powerW: orThrow(parsePower(power)),
+        powerW: orThrow(parsePower(power, { allowZero: true })),
         most: 3,
       };
       const { adapters } = await catalog();

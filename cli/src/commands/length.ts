@@ -1,4 +1,4 @@
-import { compareSchools, formatLength, parseFrequency, type Catalog } from '@kobran/core';
+import { compareSchools, formatLength, parseFrequency, parsePlainNumber, type Catalog } from '@kobran/core';
 import type { Command } from 'commander';
 import { InputProblem, named, orThrow, type Desk } from '../desk.js';
 
@@ -15,7 +15,7 @@ export function lengthCommand(kobran: Command, { print, catalog }: Desk): void {
       '\nExample:\n  npx kobran length 90 27.2MHz --vf 0.695\n  npx kobran length 180 7.1MHz --cable rg213',
     )
     .action(async (degreesText: string, frequencyText: string, options: { cable?: string; vf?: string }) => {
-      const degrees = Number(degreesText.replace(',', '.'));
+      const degrees = orThrow(parsePlainNumber(degreesText, 'degrees'));
       if (!(degrees > 0 && degrees <= 36_000)) {
         throw new InputProblem([
           {
@@ -48,7 +48,7 @@ export function lengthCommand(kobran: Command, { print, catalog }: Desk): void {
 
 function velocityOf({ cable, vf }: { cable?: string; vf?: string }, { cables }: Catalog): number {
   if (cable !== undefined) return named(cables, 'cable', cable, '--cable').velocityFactor;
-  const factor = Number((vf ?? '').replace(',', '.'));
+  const factor = vf === undefined ? NaN : orThrow(parsePlainNumber(vf, 'vf'));
   if (!(factor >= 0.3 && factor <= 1)) {
     throw new InputProblem([
       {

@@ -118,3 +118,26 @@ describe('the catalogue as a file', () => {
     expect(kept.map(({ data }) => data.id)).toEqual(['y']);
   });
 });
+
+describe('numbers of a CSV file', () => {
+  const csv = (lengthM: string, more: string): string =>
+    `kind,id,name,cable,lot,lengthM,isNew,damaged\nreel,long,Long,rg213,,"${lengthM}",yes,\n${more}`;
+
+  it('with two readings are asked about, with line and column', () => {
+    const { entries, problems } = readCatalogFile(csv('1,500', ''));
+    expect(entries).toEqual([]);
+    expect(problems).toMatchObject([
+      { code: 'catalog.ambiguous', where: 'line 2, column lengthM', choices: ['1500', '1.5'] },
+    ]);
+  });
+
+  it('are read as the rest of the file writes them', () => {
+    for (const [other, lengthM] of [
+      ['12,5', 1.5],
+      ['12.5', 1500],
+    ] as const) {
+      const { entries } = readCatalogFile(csv('1,500', `reel,short,Short,rg213,,"${other}",yes,\n`));
+      expect(entries.map(({ data }) => 'lengthM' in data && data.lengthM)).toEqual([lengthM, 12.5]);
+    }
+  });
+});

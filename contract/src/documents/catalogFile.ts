@@ -1,4 +1,15 @@
-import { isObject, shopKinds, type PinBore, type Problem, type ShopEntry, type ShopKind } from '@kobran/core';
+import {
+  decimalMarkOf,
+  isObject,
+  parsePlainNumber,
+  settledMarks,
+  shopKinds,
+  type DecimalMark,
+  type PinBore,
+  type Problem,
+  type ShopEntry,
+  type ShopKind,
+} from '@kobran/core';
 import Papa from 'papaparse';
 import { readShopEntry } from './readShopEntry.js';
 
@@ -171,8 +182,10 @@ function readCsv(text: string): CatalogFile {
       `Name the columns in the first line; kind is one of ${shopKinds.join(', ')}.`,
     );
   const problems: Problem[] = [];
+  // Who wrote 0,85 in one cell means one and a half by 1,500 in another.
+  const mark = decimalMarkOf(data.flatMap((row) => Object.values(row)));
   const read = data.map((row, k): [unknown, unknown, string] => {
-    const { value, problem } = fromRow(row, `line ${k + 2}`);
+    const { value, problem } = fromRow(row, `line ${k + 2}`, mark);
     if (problem) problems.push(problem);
     return [row.kind.trim(), problem ? undefined : value, `line ${k + 2}`];
   });
@@ -184,6 +197,7 @@ function readCsv(text: string): CatalogFile {
 function fromRow(
   row: Record<string, string>,
   where: string,
+  mark: DecimalMark | undefined,
 ): { value: Record<string, unknown>; problem?: Problem } {
   const kind = row.kind.trim();
   if (!shopKinds.some((known) => known === kind)) return { value: {} };
@@ -194,14 +208,9 @@ function fromRow(
   const numeric = (name: string): number | undefined => {
     const cell = (row[name] ?? '').trim();
     if (cell === '') return undefined;
-    const read = Number(cell.replace(',', '.'));
-    if (Number.isFinite(read)) return read;
-    problem ??= {
-      code: 'catalog.number',
-      message: `“${cell}” is not a number.`,
-      where: `${where}, column ${name}`,
-      remedy: 'Write a plain number without its unit.',
-    };
+    const read = parsePlainNumber(mark ? settledMarks(cell, mark) : cell, 'catalog');
+    if (read.ok) return read.value;
+    problem ??= { ...read.problem, where: `${where}, column ${name}` };
     return undefined;
   };
   for (const name of text) value[name] = (row[name] ?? '').trim();

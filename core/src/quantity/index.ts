@@ -4,6 +4,7 @@ export type { LengthStyle, LengthUnit, UnitSystem } from './length.js';
 export { parseCelsius } from './celsius.js';
 export { parseDegrees } from './degrees.js';
 export { formatFrequency, parseFrequency } from './frequency.js';
+export { decimalMarkOf, settledMarks, type DecimalMark } from './number.js';
 export { parsePlainNumber } from './plainNumber.js';
 export { dbmFromWatts, formatPower, parsePower, wattsFromDbm } from './power.js';
 export { formatDecibels, parseDecibels } from './decibel.js';

@@ -24,6 +24,13 @@ describe('reading a length', () => {
     ['1 m 20 cm', 1.2],
     ['.5 m', 0.5],
     ['0.02 km', 20],
+    ['1.234,5 m', 1234.5],
+    ['1,234.5 m', 1234.5],
+    ['1 234,5 m', 1234.5],
+    [`1'234.5 m`, 1234.5],
+    ['0,125 m', 0.125],
+    ['1500.125 m', 1500.125],
+    ['6 1/8 in', 0.155575],
   ])('%s', (text, expected) => {
     expect(metres(text)).toBeCloseTo(expected, 9);
   });
@@ -40,7 +47,10 @@ describe('reading a length', () => {
     ['3 furlongs', 'length.unknown-unit', 'character 1'],
     ['-3 m', 'length.negative', 'character 1'],
     ['0 m', 'length.zero', 'character 1'],
-    ['1.234,5 m', 'length.two-decimal-marks', 'character 1'],
+    ['1.234.5 m', 'length.two-decimal-marks', 'character 1'],
+    ['1,23,456 m', 'length.two-decimal-marks', 'character 1'],
+    ['1,500 m', 'length.ambiguous', 'character 1'],
+    ['10.000 ft', 'length.ambiguous', 'character 1'],
     ['1/0 in', 'length.zero-denominator', 'character 1'],
     [`6" 12'`, 'length.order', 'character 4'],
     ['1e9 m', 'length.too-long', 'character 1'],

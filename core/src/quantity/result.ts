@@ -11,6 +11,8 @@ export interface Problem {
   where: string;
   /** What to do, one sentence. */
   remedy: string;
+  /** What was typed can be read in several ways: how to write each so that it is meant for sure. */
+  choices?: readonly string[];
 }
 
 export const ok = <T>(value: T): { ok: true; value: T } => ({ ok: true, value });

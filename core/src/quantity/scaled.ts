@@ -15,11 +15,19 @@ export interface ScaledQuantity {
   /** `m` and `M` mean different things (mohm, Mohm). */
   caseMatters?: boolean;
   allowZero?: boolean;
+  /** Of two readings of `145.500` the one beyond the largest value cannot be meant; without it both are asked about. */
+  beyondIsUnmeant?: boolean;
 }
 
 /** Reads one number with one unit, scaled to SI. */
 export function parseScaled(text: string, q: ScaledQuantity): Result<number> {
-  const split = splitTerms(text, q.kind);
+  const scaleOf = (written: string): number | undefined =>
+    q.units[(q.caseMatters ? written : written.toLowerCase()) || (q.bare ?? '')];
+  const split = splitTerms(
+    text,
+    q.kind,
+    (value, unit) => !q.beyondIsUnmeant || value * (scaleOf(unit) ?? 1) <= q.most,
+  );
   if (!split.ok) return split;
   const [term, extra] = split.value;
   const names = Object.keys(q.units).join(', ');
@@ -36,9 +44,9 @@ export function parseScaled(text: string, q: ScaledQuantity): Result<number> {
       extra.at,
       'Type one number and one unit.',
     );
-  const unit = (q.caseMatters ? term.unit : term.unit.toLowerCase()) || (q.bare ?? '');
-  if (unit === '') return refuse('no-unit', `The ${q.kind} has no unit.`, term.at, `Add one of ${names}.`);
-  const scale = q.units[unit];
+  if (term.unit === '' && q.bare === undefined)
+    return refuse('no-unit', `The ${q.kind} has no unit.`, term.at, `Add one of ${names}.`);
+  const scale = scaleOf(term.unit);
   if (scale === undefined) {
     return refuse(
       'unknown-unit',

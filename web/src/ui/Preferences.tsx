@@ -1,9 +1,11 @@
-import type { ScreenScale, UnitSystem } from '@kobran/core';
+import type { DecimalMark, ScreenScale, UnitSystem } from '@kobran/core';
 import { createContext, use, useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
 
 /** What belongs to this person at this device, not to the job. */
 interface Stored {
   units: UnitSystem;
+  /** How 1,500 is read here; nothing: it is asked. */
+  numbers?: DecimalMark;
   theme: 'light' | 'dark';
   /** Signs readings and log entries. */
   name: string;
@@ -28,7 +30,7 @@ export interface CardPreferences {
 }
 
 interface Preferences extends Stored {
-  set: (change: Partial<Stored>) => void;
+  set: (change: { [K in keyof Stored]?: Stored[K] | undefined }) => void;
 }
 
 const usualCard: CardPreferences = {
@@ -57,7 +59,10 @@ const Context = createContext<Preferences | undefined>(undefined);
 
 export function PreferencesProvider({ children }: { children: ReactNode }): ReactNode {
   const [stored, setStored] = useState(load);
-  const set = useCallback((change: Partial<Stored>) => setStored((now) => ({ ...now, ...change })), []);
+  const set = useCallback<Preferences['set']>(
+    (change) => setStored((now) => ({ ...now, ...change }) as Stored),
+    [],
+  );
   useEffect(() => {
     localStorage.setItem(KEY, JSON.stringify(stored));
     document.documentElement.dataset.theme = stored.theme;

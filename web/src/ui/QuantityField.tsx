@@ -1,5 +1,6 @@
-import type { Problem, Result } from '@kobran/core';
+import { settledMarks, type Problem, type Result } from '@kobran/core';
 import { useId, useState, type ReactNode } from 'react';
+import { usePreferences } from './Preferences.js';
 
 interface Props {
   label: string;
@@ -27,13 +28,20 @@ export function QuantityField({
   placeholder,
 }: Props): ReactNode {
   const id = useId();
+  const { numbers } = usePreferences();
   const [text, setText] = useState<string>();
   const [problem, setProblem] = useState<Problem>();
   const shown = text ?? (value === undefined ? '' : format(value));
 
   function commit(): void {
-    if (text === undefined || (text.trim() === '' && value === undefined)) return;
-    const read = parse(text);
+    if (text !== undefined) take(text);
+  }
+
+  function take(text: string): void {
+    if (text.trim() === '' && value === undefined) return;
+    // Three decimals behind the point stood in this field before: then the point is read so.
+    const mark = numbers ?? (value !== undefined && /\d\.\d{3}(?!\d)/.test(format(value)) ? '.' : undefined);
+    const read = parse(mark ? settledMarks(text, mark) : text);
     if (!read.ok) return setProblem(read.problem);
     setText(undefined);
     setProblem(undefined);
@@ -66,6 +74,15 @@ export function QuantityField({
           if (key === 'Escape') revert();
         }}
       />
+      {problem?.choices && (
+        <p role="group" aria-label="Which is meant?" className="mt-1 flex flex-wrap gap-2">
+          {problem.choices.map((choice) => (
+            <button key={choice} type="button" className="button" onClick={() => take(choice)}>
+              {choice}
+            </button>
+          ))}
+        </p>
+      )}
       {(problem ?? hint) && (
         <p
           id={`${id}-more`}

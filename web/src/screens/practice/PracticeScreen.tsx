@@ -274,16 +274,28 @@ function Owned({ practice, onChange }: Section): ReactNode {
 }
 
 function Units(): ReactNode {
-  const { units, set } = usePreferences();
+  const { units, numbers, set } = usePreferences();
   return (
-    <Choice
-      label="Units at this device"
-      value={units}
-      options={[
-        { value: 'metric', label: 'Metres and millimetres' },
-        { value: 'imperial', label: 'Feet and inches' },
-      ]}
-      onChange={(to) => set({ units: to === 'imperial' ? 'imperial' : 'metric' })}
-    />
+    <section className="grid gap-3" aria-label="At this device">
+      <Choice
+        label="Units at this device"
+        value={units}
+        options={[
+          { value: 'metric', label: 'Metres and millimetres' },
+          { value: 'imperial', label: 'Feet and inches' },
+        ]}
+        onChange={(to) => set({ units: to === 'imperial' ? 'imperial' : 'metric' })}
+      />
+      <Choice
+        label="Numbers at this device"
+        value={numbers ?? 'ask'}
+        options={[
+          { value: 'ask', label: 'Ask whether 1,500 is 1500 or 1.5' },
+          { value: '.', label: '1,500.5: the point before the decimals' },
+          { value: ',', label: '1.500,5: the comma before the decimals' },
+        ]}
+        onChange={(to) => set({ numbers: to === '.' || to === ',' ? to : undefined })}
+      />
+    </section>
   );
 }
