@@ -121,12 +121,12 @@ test('what if: two designs side by side, through a reload, and back', async ({ p
 
 test('cables stand side by side with their reasons, and one is taken', async ({ page, baseURL, site }) => {
   await page.goto(`${baseURL}${(await site('uhf')).path}/cables`);
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('400 class low-loss is enough');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('10 mm low-loss foam is enough');
   await page.getByRole('button', { name: /which will not do/ }).click();
   await expect(page.getByRole('row', { name: /RG-174/ })).toContainText(
     'no connector parts for these faces fit it',
   );
-  await page.getByRole('button', { name: 'Take 600 class low-loss' }).click();
+  await page.getByRole('button', { name: 'Take 15 mm low-loss foam' }).click();
   await expect(page).toHaveURL(/plan\?at=main/);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('of 10 W reaches');
   await page.keyboard.press('Control+z');

@@ -34,6 +34,9 @@ const columns = {
       'shieldKind',
       'jacket',
       'directBurial',
+      'wetDuct',
+      'salt',
+      'aliases',
       'source',
     ],
     number: [
@@ -46,6 +49,11 @@ const columns = {
       'k2',
       'capacitancePfPerM',
       'maxVoltageRms',
+      'peakRfV',
+      'lawFromMhz',
+      'velocityTolerance',
+      'lossTolerance',
+      'pullN',
       'bendOnceMm',
       'bendRepeatedMm',
       'massKgPerKm',
@@ -91,6 +99,8 @@ const columns = {
 /** Dimensions of a part which a style may not have: null in JSON, an empty cell in CSV. */
 export const absentDimensions = ['bodyBoreMm', 'neckOuterMm', 'gripBoreMm', 'hexMm'] as const;
 const nullable = new Set<string>(absentDimensions);
+/** What nobody may have said is left out, not empty. */
+const optional = new Set(['wetDuct', 'salt', 'aliases']);
 const MAX_PINS = 4;
 
 /** The catalogue as one JSON file. */
@@ -213,7 +223,10 @@ function fromRow(
     problem ??= { ...read.problem, where: `${where}, column ${name}` };
     return undefined;
   };
-  for (const name of text) value[name] = (row[name] ?? '').trim();
+  for (const name of text) {
+    const cell = (row[name] ?? '').trim();
+    if (cell !== '' || !optional.has(name)) value[name] = cell;
+  }
   for (const name of number) {
     const read = numeric(name);
     if (read !== undefined) value[name] = read;

@@ -24,6 +24,7 @@ import {
   MAX_LOAD_POINTS,
   MAX_PIECES,
   legKinds,
+  toleranceUnits,
   zones,
   type FaceCode,
   type LegKind,
@@ -99,9 +100,15 @@ export class End implements core.End {
   @IsString() @MaxLength(60) part!: string;
 }
 
+export class PhaseTolerance implements core.PhaseTolerance {
+  @IsNumber(number) @Min(0.001) @Max(10_000) value!: number;
+  @IsIn(toleranceUnits) unit!: core.PhaseTolerance['unit'];
+}
+
 export class Target implements core.Target {
   @IsNumber(number) @Min(1e3) @Max(100e9) frequencyHz!: number;
   @IsNumber(number) @Min(0.1) @Max(36000) degrees!: number;
+  @IsOptional() @ValidateNested() @Type(() => PhaseTolerance) tolerance?: PhaseTolerance;
 }
 
 export class Piece {

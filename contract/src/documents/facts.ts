@@ -101,7 +101,8 @@ export class TrimRecord implements TrimRecordOf {
   @IsNumber(number) @Min(1e4) @Max(100e9) frequencyHz!: number;
   @IsIn(['open', 'shorted']) far!: FarEnd;
   @IsInt() @Min(1) @Max(999) order!: number;
-  @IsNumber(number) @Min(0) @Max(1e-6) nearS!: number;
+  @IsNumber(number) @Min(-1e-6) @Max(1e-6) nearS!: number;
+  @IsOptional() @IsIn([true]) notAsNamed?: true;
 }
 
 class TrimmedFact extends PieceFact {

@@ -34,7 +34,7 @@ export function readShopEntry(
         },
       ],
     };
-  const read = readAs<object>(shopClasses[kind], data, where);
+  const read = readAs<object>(shopClasses[kind], upgraded(kind, data), where);
   if (!read.ok) return read;
   const entry = { kind, data: read.value } as ShopEntry;
   const problems = implausible(entry).map((one) => ({
@@ -42,4 +42,11 @@ export function readShopEntry(
     where: where ? `${where}.${one.where}` : one.where,
   }));
   return problems.length > 0 ? { ok: false, problems } : { ok: true, entry };
+}
+
+/** Entries of earlier versions: a cable said its highest voltage as rms only. */
+function upgraded(kind: ShopKind, data: Record<string, unknown>): Record<string, unknown> {
+  const { maxVoltageRms, peakRfV } = data;
+  if (kind !== 'cable' || peakRfV !== undefined || typeof maxVoltageRms !== 'number') return data;
+  return { ...data, peakRfV: Math.round(maxVoltageRms * Math.SQRT2) };
 }

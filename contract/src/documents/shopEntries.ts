@@ -47,6 +47,7 @@ const mm =
 export class OwnCable implements Cable {
   @Matches(ID, ID_MESSAGE) id!: string;
   @IsString() @Length(1, 80) name!: string;
+  @IsOptional() @IsString() @MaxLength(120) aliases?: string;
   @IsNumber(number) @Min(20) @Max(300) impedanceOhm!: number;
   @IsNumber(number) @Min(0.4) @Max(1) velocityFactor!: number;
   @mm(0.1, 40) centreMm!: number;
@@ -60,12 +61,19 @@ export class OwnCable implements Cable {
   @IsString() @MaxLength(80) jacket!: string;
   @IsNumber(number) @Min(0) @Max(50) k1!: number;
   @IsNumber(number) @Min(0) @Max(5) k2!: number;
+  @IsOptional() @IsNumber(number) @Min(0.001) @Max(1000) lawFromMhz?: number;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(0.2) velocityTolerance?: number;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(0.5) lossTolerance?: number;
   @IsNumber(number) @Min(10) @Max(500) capacitancePfPerM!: number;
-  @IsNumber(number) @Min(1) @Max(50_000) maxVoltageRms!: number;
+  @IsOptional() @IsNumber(number) @Min(1) @Max(50_000) maxVoltageRms?: number;
+  @IsNumber(number) @Min(1) @Max(50_000) peakRfV!: number;
   @mm(1, 5000) bendOnceMm!: number;
   @mm(1, 5000) bendRepeatedMm!: number;
   @IsNumber(number) @Min(1) @Max(10_000) massKgPerKm!: number;
+  @IsOptional() @IsNumber(number) @Min(1) @Max(100_000) pullN?: number;
   @IsIn(['yes', 'no', 'flooded type only']) directBurial!: Cable['directBurial'];
+  @IsOptional() @IsIn(['yes', 'with care', 'no']) wetDuct?: NonNullable<Cable['wetDuct']>;
+  @IsOptional() @IsIn(['tinned throughout', 'shield only', 'no']) salt?: NonNullable<Cable['salt']>;
   @IsBoolean() uvResistant!: boolean;
   @IsNumber(number) @Min(30) @Max(400) maxJacketC!: number;
   @IsNumber(number) @Min(0) @Max(5000) innerOhmPerKm!: number;

@@ -25,7 +25,7 @@ export function entry<T>(shelf: ReadonlyMap<string, T>, id: string): T {
   return found;
 }
 
-export { braidMm, type Cable } from './cable.js';
+export { braidMm, lossToleranceOf, velocityToleranceOf, type Cable } from './cable.js';
 export {
   faceCode,
   faceInFull,
@@ -42,7 +42,7 @@ export {
 export type { Body, Contact, Face, FaceCode } from './face.js';
 export { seriesById } from './series/index.js';
 export type { Series, SeriesId, SeriesVariant } from './series/index.js';
-export { styleIds } from './part.js';
+export { stopToPlaneMm, styleIds } from './part.js';
 export type { Part, PartDimensions, PinBore, Style, TrainItem } from './part.js';
 export { hexDiesMm, partOf, styleById } from './parts/index.js';
 export { adapterForms, type Adapter, type AdapterForm } from './adapters.js';

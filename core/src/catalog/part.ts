@@ -54,11 +54,15 @@ export interface PartDimensions {
   jacketToPlaneMm: number;
   /** Left proud of the plane and trimmed flush afterwards (UHF tip). */
   proudMm: number;
-  /** Electrical length this end adds to the assembly, mm of its own line. */
+  /** Electrical length from where the dielectric stops to the reference plane, mm of free space. */
   electricalMm: number;
   minutes: number;
   source: string;
 }
+
+/** From where the dielectric stops to the reference plane, mm: the connector’s own line; the cable ends at its beginning. */
+export const stopToPlaneMm = ({ jacketToPlaneMm, neckMm, seatMm }: PartDimensions): number =>
+  jacketToPlaneMm - neckMm - seatMm;
 
 /** A part with what follows from its dimensions. */
 export interface Part extends PartDimensions {

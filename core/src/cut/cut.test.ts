@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { catalog, entry } from '../catalog/index.js';
-import { compareSchools, cutSheet, electricalDegrees, physicalLengthM } from './index.js';
+import { catalog, entry, stopToPlaneMm } from '../catalog/index.js';
+import { compareSchools, cutSheet, electricalDegrees, finishedLengthM, physicalLengthM } from './index.js';
 
 const part = (id: string) => entry(catalog.parts, id);
 const rg213 = entry(catalog.cables, 'rg213');
@@ -42,29 +42,70 @@ describe('what to cut', () => {
   ];
 
   it('a matched run: length does not matter, and each UHF tip takes 6 mm more cable', () => {
-    const sheet = cutSheet({ cable: rg213, ends, lengthM: 10, school: 'exact', frequencyHz: 30e6 });
+    const sheet = cutSheet({ cable: rg213, ends, lengthM: 10, school: 'exact', frequencyHz: 30e6, swr: 1.1 });
     expect(sheet.why).toContain('does not matter');
     // Common practice, no source: the end is cut 1/4 in longer than the connector.
     expect((sheet.cut.value - 10) / 2).toBeCloseTo(0.00635, 3);
   });
 
-  it('an electrical target: shorter by the connectors, first cut long by the uncertainty', () => {
-    const target = { frequencyHz: 27.2e6, degrees: 90 };
-    const sheet = cutSheet({ cable: rg213, ends, lengthM: 10, target, school: 'exact', frequencyHz: 27.2e6 });
-    const exactM = physicalLengthM(target, rg213.velocityFactor);
-    expect(sheet.finished.value).toBeLessThan(exactM);
-    // Handbook: each face adds 10 to 25 mm of its own line.
-    expect(sheet.electrical?.connectorsM).toBeGreaterThan(0.02);
-    expect(sheet.electrical?.connectorsM).toBeLessThan(0.05);
-    // Common practice, no source: later pieces of a lot are cut 25 to 50 mm long.
-    expect(sheet.electrical?.longFirstM).toBeGreaterThanOrEqual(0.025);
-    expect(sheet.cut.value).toBeGreaterThan(sheet.finished.value);
+  // The cable between the dielectric stops over VF, and each connector from its stop to its plane: each millimetre once.
+  it('an electrical target: what is built so has the electrical length asked for', () => {
+    const target = { frequencyHz: 145e6, degrees: 450 };
+    const [n, crimp] = [part('n-plug-crimp-10mm'), part('uhf-plug-crimp-10mm')];
+    for (const pair of [[n, n], [n, crimp], ends] as const) {
+      const finishedM = finishedLengthM(target, pair, rg213);
+      const [a, b] = pair;
+      // Measured on the drawing of each part: the whole length less neck and seat lies before the dielectric’s stop.
+      const betweenStopsM =
+        finishedM - [a, b].reduce((sum, p) => sum + p.jacketToPlaneMm - p.neckMm - p.seatMm, 0) / 1000;
+      const delayM = betweenStopsM / rg213.velocityFactor + (a.electricalMm + b.electricalMm) / 1000;
+      expect((delayM / 299_792_458) * 145e6 * 360).toBeCloseTo(450, 6);
+    }
+  });
+
+  // Handbook: counting the connectors’ cable twice is 7 to 9 degrees at 145 MHz on two N plugs.
+  it('what was counted twice before was 7 to 10 degrees on two N plugs', () => {
+    const n = part('n-plug-crimp-10mm');
+    const twiceM = (2 * stopToPlaneMm(n)) / 1000 / rg213.velocityFactor;
+    const degrees = (twiceM / 299_792_458) * 145e6 * 360;
+    expect(degrees).toBeGreaterThan(7);
+    expect(degrees).toBeLessThan(10);
+  });
+
+  it('the first cut is long by the dielectric’s tolerance: foam more than solid', () => {
+    const target = { frequencyHz: 14e6, degrees: 180 };
+    const first = (id: string) => {
+      const cable = entry(catalog.cables, id);
+      const sheet = cutSheet({ cable, ends, lengthM: 1, target, school: 'exact', frequencyHz: 14e6, swr: 1 });
+      return (sheet.electrical?.longFirstM ?? NaN) / sheet.finished.value;
+    };
+    // Solid polyethylene ±1.5 %, foam ±3 to 5 %: handbook practice.
+    expect(first('rg213')).toBeCloseTo(0.015, 3);
+    expect(first('c400')).toBeCloseTo(0.04, 3);
+  });
+
+  it('by either school the first cut reaches the exact length: 468 is 4.8 % short for a cable', () => {
+    const target = { frequencyHz: 7.1e6, degrees: 180 };
+    const by = (school: 'exact' | 'shop') =>
+      cutSheet({ cable: rg213, ends, lengthM: 1, target, school, frequencyHz: 7.1e6, swr: 1 });
+    const [exact, shop] = [by('exact'), by('shop')];
+    expect(1 - (shop.electrical?.shopM ?? 0) / (shop.electrical?.exactM ?? 1)).toBeCloseTo(0.048, 3);
+    expect(shop.cut.value).toBeGreaterThan(exact.finished.value * 1.01);
+  });
+
+  it.each([
+    [1.1, 'does not matter'],
+    [2.4, 'another impedance'],
+  ])('at SWR %d it says so', (swr, words) => {
+    const { why } = cutSheet({ cable: rg213, ends, lengthM: 10, school: 'exact', frequencyHz: 30e6, swr });
+    expect(why).toContain(words);
+    expect(why).toContain(String(swr));
   });
 
   it('the shop’s school is the shorter one', () => {
     const target = { frequencyHz: 7e6, degrees: 180 };
     const by = (school: 'exact' | 'shop') =>
-      cutSheet({ cable: rg213, ends, lengthM: 1, target, school, frequencyHz: 7e6 }).finished.value;
+      cutSheet({ cable: rg213, ends, lengthM: 1, target, school, frequencyHz: 7e6, swr: 1.1 }).finished.value;
     expect(by('shop')).toBeLessThan(by('exact'));
   });
 });

@@ -1,9 +1,10 @@
-import type { Cable, Part } from '../catalog/index.js';
+import { stopToPlaneMm, velocityToleranceOf, type Cable, type Part } from '../catalog/index.js';
 import { stripGauge } from '../make/stripGauge.js';
 import { figure, type Figure } from '../quantity/index.js';
 import {
   compareSchools,
   electricalDegrees,
+  physicalLengthM,
   type ElectricalTarget,
   type Schools,
 } from './electricalLength.js';
@@ -24,9 +25,6 @@ export interface CutSheet {
   degrees: Figure;
 }
 
-/** Data sheets give velocity factor to about this share. Handbook practice: ±1 to 2 %. */
-export const VELOCITY_TOLERANCE = 0.015;
-
 /** Cable that lies beyond the square cuts' distance: how far the cut end is behind (+) or proud of (−) the reference plane, m. */
 export function cutEndBehindPlaneM(part: Part, cable: Cable): number {
   const { jacketCutMm } = stripGauge(part, cable);
@@ -40,8 +38,21 @@ export interface CutInput {
   lengthM: number;
   target?: ElectricalTarget;
   school: 'exact' | 'shop';
+  /** SWR on this piece: where it is low, its length only costs loss. */
+  swr: number;
   /** Highest frequency in use, Hz. */
   frequencyHz: number;
+}
+
+/** Below this SWR a length changes nothing that a radio or a person would notice. Common practice, no source. */
+export const CALM_SWR = 1.2;
+
+/** Why the length of a piece without a target matters, or does not. */
+function whyLength(swr: number): string {
+  const at = `the SWR on it is ${swr.toFixed(swr < 10 ? 1 : 0)}`;
+  return swr <= CALM_SWR
+    ? `Length does not matter here: ${at}, so it only costs loss. Cut to reach.`
+    : `Cut to reach. Since ${at}, another length shows the radio another impedance of the same SWR; the loss hardly moves.`;
 }
 
 /**
@@ -50,7 +61,9 @@ export interface CutInput {
  * With an electrical target the connectors' own lengths are subtracted, and the first cut is long by the
  * uncertainty of the velocity factor, because a cable cannot be cut longer.
  */
-export function cutSheet({ cable, ends, lengthM, target, school, frequencyHz }: CutInput): CutSheet {
+export function cutSheet(input: CutInput): CutSheet {
+  const { cable, ends, lengthM, target, school, frequencyHz, swr } = input;
+  const tolerance = velocityToleranceOf(cable);
   const behindM = ends.reduce((sum, part) => sum + cutEndBehindPlaneM(part, cable), 0);
   const planes = `from the ${ends[0].referencePlane} of one end to the ${ends[1].referencePlane} of the other`;
   const connectorsM = connectorElectricalM(ends);
@@ -58,7 +71,7 @@ export function cutSheet({ cable, ends, lengthM, target, school, frequencyHz }: 
     electricalDegrees(lengthM, frequencyHz, cable.velocityFactor),
     'deg',
     'β·length with the data sheet’s velocity factor',
-    electricalDegrees(lengthM, frequencyHz, cable.velocityFactor) * VELOCITY_TOLERANCE,
+    electricalDegrees(lengthM, frequencyHz, cable.velocityFactor) * tolerance,
   );
   if (!target) {
     return {
@@ -71,26 +84,32 @@ export function cutSheet({ cable, ends, lengthM, target, school, frequencyHz }: 
       ),
       planes,
       degrees,
-      why: 'Length does not matter here: the run is matched, so it only costs loss. Cut to reach.',
+      why: whyLength(swr),
     };
   }
   const schools = compareSchools(target, cable.velocityFactor);
   const wantedM = school === 'exact' ? schools.exactM : schools.shopM;
-  const finishedM = wantedM - connectorsM * cable.velocityFactor;
-  const longFirstM = Math.max(0.025, finishedM * VELOCITY_TOLERANCE);
+  const finishedM =
+    school === 'exact'
+      ? finishedLengthM(target, ends, cable)
+      : wantedM - schools.exactM + finishedLengthM(target, ends, cable);
+  // By the shop constant a cable comes out short: the first cut is long by that too.
+  const longFirstM = Math.max(0.025, finishedM * tolerance) + (school === 'shop' ? schools.differenceM : 0);
   return {
     finished: figure(
       finishedM,
       'cut',
       school === 'exact'
-        ? 'VF·c/f·degrees/360 less the connectors'
-        : '468/f(MHz) ft · VF less the connectors',
-      wantedM * VELOCITY_TOLERANCE,
+        ? 'VF·c/f·degrees/360, the connectors’ own lines counted once'
+        : '468/f(MHz) ft · VF, the connectors’ own lines counted once',
+      wantedM * tolerance,
     ),
     cut: figure(
       finishedM - behindM + longFirstM,
       'cut',
-      'finished length, ends, and long by the velocity factor’s tolerance: trim down to it',
+      school === 'exact'
+        ? 'finished length, ends, and long by the velocity factor’s tolerance: trim down to it'
+        : 'finished length, ends, long by the velocity factor’s tolerance and by the 4.8 % which 468 leaves out for a cable: trim down to it',
       0.002,
     ),
     planes,
@@ -100,6 +119,17 @@ export function cutSheet({ cable, ends, lengthM, target, school, frequencyHz }: 
   };
 }
 
+/**
+ * Finished length, plane to plane, of a piece with this electrical length, m: cable between the two dielectric stops, and the connectors from
+ * there to their planes, each counted once.
+ */
+export function finishedLengthM(target: ElectricalTarget, ends: readonly [Part, Part], cable: Cable): number {
+  const inEndsM = (stopToPlaneMm(ends[0]) + stopToPlaneMm(ends[1])) / 1000;
+  const cableM =
+    physicalLengthM(target, cable.velocityFactor) - connectorElectricalM(ends) * cable.velocityFactor;
+  return Math.max(0.02, cableM + inEndsM);
+}
+
 /** Electrical length of both connectors, m of free-space line. */
-const connectorElectricalM = (ends: [Part, Part]): number =>
+const connectorElectricalM = (ends: readonly [Part, Part]): number =>
   (ends[0].electricalMm + ends[1].electricalMm) / 1000;

@@ -1,4 +1,4 @@
-export { PHASE_TOLERANCE_DEG, SET_SPREAD_DEG } from './tolerance.js';
+export { setToleranceDeg, toleranceDegOf, toleranceUnits, type PhaseTolerance } from './tolerance.js';
 export {
   SHOP_CONSTANT_FT_MHZ,
   compareSchools,
@@ -7,7 +7,8 @@ export {
   shopLengthM,
 } from './electricalLength.js';
 export type { ElectricalTarget, Schools } from './electricalLength.js';
-export { VELOCITY_TOLERANCE, cutEndBehindPlaneM, cutSheet, type CutSheet } from './cutLength.js';
+export { CALM_SWR, cutEndBehindPlaneM, cutSheet, finishedLengthM, type CutSheet } from './cutLength.js';
+export { parseTolerance } from './parseTolerance.js';
 export { parseElectrical } from './parseElectrical.js';
 export { setSpread, type SetMember, type SetSpread } from './matchedSet.js';
 export { resonancesOf } from './resonances.js';
@@ -20,6 +21,7 @@ export {
   fitTrim,
   nextCut,
   resonanceOfDelay,
+  velocityOfDoubts,
   wantedS,
   type FarEnd,
   type Residual,

@@ -1,5 +1,4 @@
 import type { Cable } from '../catalog/index.js';
-import { SET_SPREAD_DEG } from './tolerance.js';
 
 /** A finished or half-finished piece of a set, as it was read. */
 export interface SetMember {
@@ -33,8 +32,13 @@ export interface SetSpread {
  *
  * @param members two at least, read at one temperature
  * @param frequencyHz where their phase matters
+ * @param toleranceDeg between the longest and the shortest, degrees there
  */
-export function setSpread(members: readonly SetMember[], frequencyHz: number): SetSpread {
+export function setSpread(
+  members: readonly SetMember[],
+  frequencyHz: number,
+  toleranceDeg: number,
+): SetSpread {
   const delays = members.map(({ delayS }) => delayS);
   const mean = delays.reduce((sum, one) => sum + one, 0) / delays.length;
   const seconds = Math.max(...delays) - Math.min(...delays);
@@ -44,7 +48,7 @@ export function setSpread(members: readonly SetMember[], frequencyHz: number): S
     degrees: inDegrees(seconds),
     seconds,
     sigmaDegrees: inDegrees(sigma),
-    alike: inDegrees(seconds) <= SET_SPREAD_DEG,
+    alike: inDegrees(seconds) <= toleranceDeg,
     members: members.map(({ name, delayS }) => ({ name, degrees: inDegrees(delayS - mean) })),
     against: against(members),
     notes: notes(members),

@@ -34,12 +34,19 @@ export interface TrimGoal {
 /** Standard deviations of a careful hand and a bench analyser. Common practice, no source. */
 export const READING_SIGMA = 1e-4;
 export const CUT_SIGMA_M = 0.0004;
+/** Connectors of one kind differ by a few millimetres of their own line, s. Common practice, no source. */
+const OFFSET_SIGMA_S = 10e-12;
 /** A cable cannot be cut longer: this many standard deviations are always left. */
 const KEPT_SIGMAS = 4.5;
 /** Of a first reading only this share is cut. Handbook rule. */
 const FIRST_SHARE = 0.8;
-/** Velocity factors differ by no more from a lot's own; beyond it the wrong resonance was read. */
-const MAX_VELOCITY_ERROR = 0.04;
+/** A lot differs from what is known of it by no more than this many standard deviations, but by so much share at least: beyond it a reading is doubted. */
+const DOUBT_SIGMAS = 4.5;
+const LEAST_DOUBT = 0.04;
+/** Two readings which agree so well are no slip. Common practice, no source. */
+const AGREEING = 0.005;
+/** Coaxial cables are no slower and no faster than this. */
+const SLOWEST = 0.5;
 
 /** What is left between a piece and its goal, each ± one standard deviation. */
 export interface Residual {
@@ -54,7 +61,7 @@ export interface Residual {
 export type TrimAdvice =
   /** Nothing is read yet: how long to cut first, m. */
   | { kind: 'first'; lengthM: number; longM: number }
-  | { kind: 'cut'; cutM: number; lengthM: number; residual: Residual; first: boolean }
+  | { kind: 'cut'; cutM: number; lengthM: number; residual: Residual; first: boolean; trimToHz: number }
   | { kind: 'done'; residual: Residual }
   | { kind: 'too short'; residual: Residual }
   /** The reading cannot be of this piece: which resonance it would be. */
@@ -88,7 +95,7 @@ export function fitTrim(goal: TrimGoal, readings: readonly TrimReading[]): TrimF
   const slowness = 1 / (goal.velocityFactor * SPEED_OF_LIGHT);
   const slownessSigma = slowness * (goal.velocitySigma / goal.velocityFactor);
   // Normal equations of (offset, slowness) with priors on both.
-  const offsetSigma = Math.max(2e-12, goal.nearS * 0.2);
+  const offsetSigma = Math.max(OFFSET_SIGMA_S, Math.abs(goal.nearS) * 0.2);
   let [a, b, c] = [1 / offsetSigma ** 2, 0, 1 / slownessSigma ** 2];
   let [p, q] = [goal.nearS / offsetSigma ** 2, slowness / slownessSigma ** 2];
   for (const reading of readings) {
@@ -137,7 +144,14 @@ export function nextCut(goal: TrimGoal, readings: readonly TrimReading[]): TrimA
   // What 80 % would leave may be less than the margin: then the margin is left.
   const share = first ? FIRST_SHARE * residual.metres : Infinity;
   const cutM = Math.min(share, residual.metres - marginM);
-  return { kind: 'cut', cutM, lengthM: last.lengthM - cutM, residual, first };
+  return {
+    kind: 'cut',
+    cutM,
+    lengthM: last.lengthM - cutM,
+    residual,
+    first,
+    trimToHz: resonanceOfDelay(wantedS(goal), last.far, last.order),
+  };
 }
 
 function residualOf(goal: TrimGoal, readings: readonly TrimReading[], last: TrimReading): Residual {
@@ -159,12 +173,27 @@ function residualOf(goal: TrimGoal, readings: readonly TrimReading[], last: Trim
   };
 }
 
+/** Velocity factor which one reading alone would have. */
+const velocityIn = (goal: TrimGoal, reading: TrimReading): number =>
+  reading.lengthM / ((delayOfResonance(reading) - goal.nearS) * SPEED_OF_LIGHT);
+
+/**
+ * The velocity factor a lot would really have, when readings which were doubted agree with each other: then the cable is not as it is named.
+ *
+ * @returns nothing while there is one of them only, or while they contradict each other
+ */
+export function velocityOfDoubts(goal: TrimGoal, doubted: readonly TrimReading[]): number | undefined {
+  const [last, before] = doubted.map((one) => velocityIn(goal, one)).reverse();
+  if (before === undefined || !(last >= SLOWEST && last <= 1)) return undefined;
+  return Math.abs(last / before - 1) <= AGREEING ? (last + before) / 2 : undefined;
+}
+
 /** Does the reading belong to a piece of this length at all? Which resonance would? */
 function doubtOf(goal: TrimGoal, reading: TrimReading): Extract<TrimAdvice, { kind: 'doubt' }> | undefined {
-  const speedWith = (order: number): number =>
-    reading.lengthM / ((delayOfResonance({ ...reading, order }) - goal.nearS) * SPEED_OF_LIGHT);
+  const speedWith = (order: number): number => velocityIn(goal, { ...reading, order });
   const fits = (order: number): boolean =>
-    Math.abs(speedWith(order) / goal.velocityFactor - 1) <= MAX_VELOCITY_ERROR;
+    Math.abs(speedWith(order) / goal.velocityFactor - 1) <=
+    Math.max(LEAST_DOUBT, (DOUBT_SIGMAS * goal.velocitySigma) / goal.velocityFactor);
   if (fits(reading.order)) return undefined;
   const order = [1, 2, 3, 4, 5, 6, 7, 8].find(fits);
   const found = speedWith(reading.order);

@@ -8,6 +8,8 @@ export interface LineElement {
   lengthM: number;
   k1: number;
   k2: number;
+  /** Where the law of its loss begins to hold, MHz. */
+  lawFromMhz?: number;
   /** With the complex impedance which its losses give it; as a rule the nominal, real one is taken. */
   complexZ0?: boolean;
 }

@@ -1,5 +1,13 @@
 export { along, type Along, type PlacedElement } from './along.js';
-export { SPEED_OF_LIGHT, attenuationDbPer100M, matchedLossDb, phaseConstant } from './attenuation.js';
+export {
+  SPEED_OF_LIGHT,
+  atCelsius,
+  attenuationDbPer100M,
+  cableLine,
+  catalogAt,
+  matchedLossDb,
+  phaseConstant,
+} from './attenuation.js';
 export { complexImpedance, contactOhm, multiplyAbcd, primaryConstants, writeAbcd } from './element.js';
 export { loadImpedance, reflectionOf, type Load } from './load.js';
 export type { Abcd, Element, LineElement } from './element.js';

@@ -49,12 +49,26 @@ export function figure(value: number, unit: FigureUnit, source: string, plusMinu
  *
  * @example formatFigure(figure(24.2, 'm', 'sum of legs'), 'metric') // '24.20 m'
  */
-export const formatFigure = ({ value, unit }: Figure, system: UnitSystem): string =>
-  formats[unit](value, system);
+export function formatFigure({ value, unit, plusMinus = 0 }: Figure, system: UnitSystem): string {
+  // A phase is not said finer than it is known.
+  if (unit === 'deg' && plusMinus >= 0.5) return `${Math.round(value)}°`;
+  return formats[unit](value, system);
+}
+
+/** Beyond these lengths a tape gives half centimetres, and centimetres. Common practice, no source. */
+const TAPE_MM_M = 2;
+const TAPE_CM_M = 10;
+
+/** A length as a tape can give it: 1 mm below 2 m, 5 mm below 10 m, 1 cm above; never shorter than asked for. */
+function tapeM(metres: number, system: UnitSystem): number {
+  if (system === 'imperial' || metres < TAPE_MM_M) return metres;
+  const step = metres < TAPE_CM_M ? 0.005 : 0.01;
+  return Math.ceil(metres / step - 1e-6) * step;
+}
 
 const formats: Record<FigureUnit, (value: number, system: UnitSystem) => string> = {
   m: (value, system) => formatLength(value, { system }),
-  cut: (value, system) => formatLength(value, { system, digits: 3 }),
+  cut: (value, system) => formatLength(tapeM(value, system), { system, digits: value < TAPE_CM_M ? 3 : 2 }),
   mm: (value, system) => formatLength(value, { system, small: true, fraction: 32 }),
   Hz: formatFrequency,
   W: formatPower,
@@ -73,5 +87,6 @@ const formats: Record<FigureUnit, (value: number, system: UnitSystem) => string>
 /** The spread of a figure in its own unit, `± 0.12 dB`, or an empty text when none is stated. */
 export function formatSpread({ plusMinus, unit, source }: Figure, system: UnitSystem): string {
   if (plusMinus === undefined) return '';
-  return `± ${formatFigure({ value: plusMinus, unit, source }, system)}`;
+  const inAll = unit === 'cut' && system === 'metric' ? formats.m(plusMinus, system) : undefined;
+  return `± ${inAll ?? formatFigure({ value: plusMinus, unit, source, plusMinus }, system)}`;
 }

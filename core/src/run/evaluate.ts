@@ -1,7 +1,9 @@
 import { chooseTube } from '../ground/index.js';
+import { withTargetLengths } from './design/targetLengths.js';
 import { entry, type Catalog } from '../catalog/index.js';
 import {
   along,
+  catalogAt,
   loadImpedance,
   returnLossDb,
   sweep,
@@ -51,15 +53,17 @@ export interface Sheet extends SheetBody {
  * @returns figures along the ruler, joints, what each stage needs, problems and the next action
  * @example evaluate(design, catalog, { facts: noFacts, practice: defaultPractice }).headline
  */
-export function evaluate(given: Design, catalog: Catalog, state: RunState): Sheet {
+export function evaluate(given: Design, cool: Catalog, state: RunState): Sheet {
   const { facts, practice, sweepPoints = 201 } = state;
-  const design = withAntennaSwr(given, referenceOhmOf(given));
+  const design = withTargetLengths(withAntennaSwr(given, referenceOhmOf(given)), cool);
   const { service } = design;
+  // Everything is computed for the highest ambient; what the bench should read is not.
+  const catalog = catalogAt(cool, service.ambientC);
   const [lowHz, topHz] = [lowHzOf(design), topHzOf(design)];
   const receiveOnly = isReceiveOnly(design);
   const assemblies = assembliesOf(design);
   const route = routeLength(design.legs, assemblies.length === 0 ? 0 : 2 * practice.remakesPerEnd * REMAKE_M);
-  const layout = layOut(design, catalog, route.spans);
+  const layout = layOut(design, cool, route.spans);
 
   const referenceOhm = referenceOhmOf(design);
   const load = antennaLoad(design, referenceOhm);
@@ -97,8 +101,8 @@ export function evaluate(given: Design, catalog: Catalog, state: RunState): Shee
   const snags = snagsOf(context);
   const parts = {
     ends: endSheets(layout, catalog, facts, route.spans),
-    cuts: cutSheets(assemblies, catalog, facts, practice, topHz),
-    proofs: proofSheets(assemblies, catalog, facts, lowHz, topHz),
+    cuts: cutSheets(assemblies, catalog, facts, practice, { topHz, swr }),
+    proofs: proofSheets(assemblies, cool, facts, lowHz, topHz),
     wraps: wrapSheets(layout, catalog, facts, practice),
     joints: layout.joints.map((joint) => jointSheet(joint, design, edges, topHz, referenceOhm, snags)),
     snags,

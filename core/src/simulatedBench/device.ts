@@ -1,6 +1,7 @@
-import { entry, faceOf } from '../catalog/index.js';
-import { cutEndBehindPlaneM } from '../cut/index.js';
+import { entry } from '../catalog/index.js';
+import { stripGauge } from '../make/index.js';
 import {
+  cableLine,
   scattering,
   SPEED_OF_LIGHT,
   type Complex,
@@ -10,6 +11,7 @@ import {
 } from '../line/index.js';
 import { assemblyOf, closedBy, placedElements, withFaults, type LineFault } from '../run/index.js';
 import type { ReadBench } from './bench.js';
+import { connectorLine } from './connectorLine.js';
 import { hiddenFault, type HiddenFault } from './hiddenFault.js';
 import { builtRun } from './truth.js';
 
@@ -51,23 +53,12 @@ export function deviceOn(bench: ReadBench): Device {
     const piece = assemblyOf(design, pieceId);
     const cable = entry(catalog.cables, piece.cable);
     const part = entry(catalog.parts, piece.a.part);
-    const inPartM = part.electricalMm / 1000 + cutEndBehindPlaneM(part, cable) / cable.velocityFactor;
-    const face = faceOf(part.face);
-    const { impedanceOhm: z0Ohm, velocityFactor, k1, k2 } = cable;
+    // The bare end of the conductor lies in the connector; the rest from cut to cut is cable.
+    const [first] = stripGauge(part, cable).stretches;
+    const bareM = first.layer === 'centre' ? first.lengthMm / 1000 : 0;
     return [
-      {
-        element: {
-          kind: 'line',
-          z0Ohm: face.impedanceOhm ?? 50,
-          velocityFactor: 1,
-          lengthM: Math.max(0, inPartM),
-          k1: 0,
-          k2: 0,
-        },
-        fromM: 0,
-        toM: 0,
-      },
-      { element: { kind: 'line', z0Ohm, velocityFactor, lengthM: cableM, k1, k2 }, fromM: 0, toM: cableM },
+      { element: connectorLine(part), fromM: 0, toM: 0 },
+      { element: cableLine(cable, Math.max(0.001, cableM - bareM)), fromM: 0, toM: cableM },
     ];
   }
 }

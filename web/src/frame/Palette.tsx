@@ -104,10 +104,11 @@ function usePlaces(): Found[] {
       hint: 'face',
       to: `/catalog/face/${code}`,
     })),
-    ...[...cables.values()].map(({ id, name }): Found => ({
+    ...[...cables.values()].map(({ id, name, aliases = '' }): Found => ({
       id: `cable ${id}`,
       label: name,
       hint: 'cable',
+      words: aliases,
       to: `/catalog/cable/${id}`,
     })),
   ];

@@ -2,13 +2,13 @@ import { settledMarks, type Problem, type Result } from '@kobran/core';
 import { useId, useState, type ReactNode } from 'react';
 import { usePreferences } from './Preferences.js';
 
-interface Props {
+interface Props<T> {
   label: string;
   /** The value in SI. */
-  value: number | undefined;
-  format: (value: number) => string;
-  parse: (text: string) => Result<number>;
-  onChange: (value: number) => void;
+  value: T | undefined;
+  format: (value: T) => string;
+  parse: (text: string) => Result<T>;
+  onChange: (value: T) => void;
   hint?: string;
   hideLabel?: boolean;
   placeholder?: string;
@@ -17,7 +17,7 @@ interface Props {
 /**
  * A field for a quantity with its unit. What cannot be read stays in the field with the reason; Escape brings the old value back.
  */
-export function QuantityField({
+export function QuantityField<T = number>({
   label,
   value,
   format,
@@ -26,7 +26,7 @@ export function QuantityField({
   hint,
   hideLabel,
   placeholder,
-}: Props): ReactNode {
+}: Props<T>): ReactNode {
   const id = useId();
   const { numbers } = usePreferences();
   const [text, setText] = useState<string>();

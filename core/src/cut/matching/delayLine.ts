@@ -1,5 +1,6 @@
 import type { Cable } from '../../catalog/index.js';
-import { lineOf, type MatchDevice } from './device.js';
+import { cableLine } from '../../line/index.js';
+import type { MatchDevice } from './device.js';
 import { piece } from './quarterWave.js';
 
 /** A line that is nothing but long: so many degrees at a frequency. */
@@ -9,7 +10,7 @@ export function delayLine(degrees: number, frequencyHz: number, cable: Cable): M
     name: 'Delay line',
     frequencyHz,
     pieces: [one],
-    elements: [lineOf(cable, one.lengthM)],
+    elements: [cableLine(cable, one.lengthM)],
   };
 }
 

@@ -7,7 +7,6 @@ import {
   type Complex,
   type Complexes,
   type Element,
-  type LineElement,
   type Load,
 } from '../../line/index.js';
 
@@ -33,16 +32,6 @@ export interface MatchDevice {
   /** What the device makes of a load by another way than a chain: a balun’s two paths. */
   closes?: (load: Complexes, frequencyHz: Float64Array) => Complexes;
 }
-
-/** A cable as a line of a length, m. */
-export const lineOf = (cable: Cable, lengthM: number): LineElement => ({
-  kind: 'line',
-  z0Ohm: cable.impedanceOhm,
-  velocityFactor: cable.velocityFactor,
-  lengthM,
-  k1: cable.k1,
-  k2: cable.k2,
-});
 
 /** How well a device works in its place. */
 export interface Simulated {

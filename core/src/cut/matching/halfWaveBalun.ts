@@ -1,6 +1,6 @@
 import type { Cable } from '../../catalog/index.js';
-import { cascade, type Complexes } from '../../line/index.js';
-import { lineOf, type MatchDevice } from './device.js';
+import { cableLine, cascade, type Complexes } from '../../line/index.js';
+import type { MatchDevice } from './device.js';
 import { piece } from './quarterWave.js';
 
 /**
@@ -12,7 +12,7 @@ import { piece } from './quarterWave.js';
  */
 export function halfWaveBalun(frequencyHz: number, cable: Cable): MatchDevice {
   const loop = piece('half-wave loop', cable, 180, frequencyHz);
-  const line = lineOf(cable, loop.lengthM);
+  const line = cableLine(cable, loop.lengthM);
   return {
     name: 'Half-wave balun, 4 to 1',
     frequencyHz,

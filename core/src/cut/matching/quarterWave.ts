@@ -1,7 +1,7 @@
 import type { Cable } from '../../catalog/index.js';
-import type { Complex } from '../../line/index.js';
+import { cableLine, type Complex } from '../../line/index.js';
 import { physicalLengthM } from '../electricalLength.js';
-import { lineOf, polarReflection, type MatchDevice, type MatchPiece } from './device.js';
+import { polarReflection, type MatchDevice, type MatchPiece } from './device.js';
 
 /** What a quarter-wave section must have and has. */
 export interface QuarterWave extends MatchDevice {
@@ -54,7 +54,7 @@ export function quarterWave(
     name: 'Quarter-wave transformer',
     frequencyHz,
     pieces,
-    elements: pieces.map((one) => lineOf(one.cable, one.lengthM)),
+    elements: pieces.map((one) => cableLine(one.cable, one.lengthM)),
     wantedOhm,
     seenOhm: cable.impedanceOhm ** 2 / realOhm,
   };

@@ -1,6 +1,6 @@
 import type { Cable } from '../../catalog/index.js';
-import type { Complex } from '../../line/index.js';
-import { lineOf, type MatchDevice } from './device.js';
+import { cableLine, type Complex } from '../../line/index.js';
+import type { MatchDevice } from './device.js';
 import { piece } from './quarterWave.js';
 
 const DEGREES = 180 / Math.PI;
@@ -40,7 +40,7 @@ export function seriesSections(
         name: 'Series section',
         frequencyHz,
         pieces,
-        elements: pieces.map((one) => lineOf(one.cable, one.lengthM)),
+        elements: pieces.map((one) => cableLine(one.cable, one.lengthM)),
       };
     })
     .sort((p, q) => total(p) - total(q));

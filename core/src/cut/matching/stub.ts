@@ -1,6 +1,6 @@
 import type { Cable } from '../../catalog/index.js';
-import type { Complex } from '../../line/index.js';
-import { lineOf, polarReflection, type MatchDevice } from './device.js';
+import { cableLine, type Complex } from '../../line/index.js';
+import { polarReflection, type MatchDevice } from './device.js';
 import { piece } from './quarterWave.js';
 
 const DEGREES = 180 / Math.PI;
@@ -46,10 +46,10 @@ export function stubMatches(
         elements: [
           {
             kind: 'shunt stub',
-            line: lineOf(stub.cable, stub.lengthM),
+            line: cableLine(stub.cable, stub.lengthM),
             end: far === 'open' ? 'open' : 'short',
           },
-          lineOf(line.cable, line.lengthM),
+          cableLine(line.cable, line.lengthM),
         ],
       };
     })
@@ -69,6 +69,6 @@ export function trapStub(notchHz: number, passHz: number, cable: Cable): MatchDe
     name: 'Notch stub',
     frequencyHz: passHz,
     pieces: [one],
-    elements: [{ kind: 'shunt stub', line: lineOf(cable, one.lengthM), end: 'open' }],
+    elements: [{ kind: 'shunt stub', line: cableLine(cable, one.lengthM), end: 'open' }],
   };
 }

@@ -1,22 +1,24 @@
-import { entry, type Catalog } from '../../catalog/index.js';
+import { entry, velocityToleranceOf, type Cable, type Catalog, type Part } from '../../catalog/index.js';
 import {
-  PHASE_TOLERANCE_DEG,
-  VELOCITY_TOLERANCE,
-  cutEndBehindPlaneM,
   delayOfResonance,
   learnLot,
+  toleranceDegOf,
   type LearnedLot,
   type TrimGoal,
   type TrimReading,
 } from '../../cut/index.js';
+import { stripGauge } from '../../make/index.js';
 import { SPEED_OF_LIGHT } from '../../line/index.js';
 import type { Assembly } from '../design/design.js';
 import { factsOf } from '../facts/facts.js';
 import type { Facts } from '../facts/kinds.js';
 import type { TrimRecord } from '../facts/trimmed.js';
 
-/** Data sheets are good to ± 1.5 %, taken as three standard deviations. */
+/** What makers print differs by the tolerance of the dielectric, taken as three standard deviations. */
 const SHEET_SIGMAS = 3;
+
+/** A lot which is not as it is named may have any velocity factor: what its sheet says counts for nothing, share. */
+const UNNAMED_SHARE = 0.2;
 
 /** What the readings of a lot have taught, the data sheet's own velocity factor where there are none. */
 export function lotOf(
@@ -25,17 +27,17 @@ export function lotOf(
   lot: string,
   catalog: Catalog,
 ): LearnedLot {
-  const { velocityFactor } = entry(catalog.cables, cableId);
-  const readings = records
-    .filter((one) => one.cable === cableId && one.lot === lot && lot !== '')
-    .map((one, k) => ({
-      piece: `reading ${k + 1}`,
-      lengthM: one.lengthM,
-      delayS: delayOfResonance(one) - one.nearS,
-    }));
+  const cable = entry(catalog.cables, cableId);
+  const own = records.filter((one) => one.cable === cableId && one.lot === lot && lot !== '');
+  const readings = own.map((one, k) => ({
+    piece: `reading ${k + 1}`,
+    lengthM: one.lengthM,
+    delayS: delayOfResonance(one) - one.nearS,
+  }));
+  const asNamed = own.every(({ notAsNamed }) => !notAsNamed);
   return learnLot(readings, {
-    velocityFactor,
-    sigma: (velocityFactor * VELOCITY_TOLERANCE) / SHEET_SIGMAS,
+    velocityFactor: cable.velocityFactor,
+    sigma: cable.velocityFactor * (asNamed ? velocityToleranceOf(cable) / SHEET_SIGMAS : UNNAMED_SHARE),
   });
 }
 
@@ -50,16 +52,23 @@ export function trimGoalOf(piece: Assembly, catalog: Catalog, lot: LearnedLot): 
   const endS = (partId: string): number => {
     const part = entry(catalog.parts, partId);
     const line = part.electricalMm / 1000 / SPEED_OF_LIGHT;
-    return line + cutEndBehindPlaneM(part, cable) / (lot.velocityFactor * SPEED_OF_LIGHT);
+    // Of the cable from cut to cut, the bare conductor lies in the connector and is counted with it.
+    return line - bareM(part, cable) / (lot.velocityFactor * SPEED_OF_LIGHT);
   };
   return {
     ...piece.target,
-    nearS: Math.max(0, endS(piece.a.part)),
+    nearS: endS(piece.a.part),
     toComeS: endS(piece.b.part),
     velocityFactor: lot.velocityFactor,
     velocitySigma: lot.sigma,
-    toleranceDeg: PHASE_TOLERANCE_DEG,
+    toleranceDeg: toleranceDegOf(piece.target, cable.velocityFactor, piece.set !== undefined),
   };
+}
+
+/** Conductor which is stripped bare and lies in the connector, m. */
+function bareM(part: Part, cable: Cable): number {
+  const [first] = stripGauge(part, cable).stretches;
+  return first.layer === 'centre' ? first.lengthMm / 1000 : 0;
 }
 
 /** Readings of one piece in the order in which they were taken, since it was last begun. */

@@ -1,3 +1,4 @@
+import type { PhaseTolerance } from '../../cut/index.js';
 import type { FaceCode } from '../../catalog/index.js';
 import type { LegKind, Zone } from '../../route/index.js';
 
@@ -84,6 +85,8 @@ export interface End {
 export interface Target {
   frequencyHz: number;
   degrees: number;
+  /** What may be left over, either way; of a set, between its pieces. */
+  tolerance?: PhaseTolerance;
 }
 
 export interface Piece {

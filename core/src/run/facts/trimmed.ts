@@ -14,6 +14,8 @@ export interface TrimRecord {
   order: number;
   /** Delay of the connector on the near end, s. */
   nearS: number;
+  /** Two readings agreed that this cable is not as it is named: its lot is taken as it was read. */
+  notAsNamed?: true;
 }
 
 export interface Trimmed {

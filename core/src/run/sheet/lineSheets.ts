@@ -1,4 +1,4 @@
-import { entry, seriesOf, variantOf, type Catalog } from '../../catalog/index.js';
+import { entry, lossToleranceOf, seriesOf, variantOf, type Catalog } from '../../catalog/index.js';
 import {
   adapterElements,
   aloneDb,
@@ -10,15 +10,12 @@ import {
 } from '../../line/index.js';
 import { matingEffect } from '../../fit/index.js';
 import { figure } from '../../quantity/index.js';
-import type { Design } from '../design/design.js';
+import type { Assembly, Design } from '../design/design.js';
 import type { Layout, PlacedJoint, PlacedPiece } from '../wave/layout.js';
 import type { JointSheet, PieceSheet, SheetBody } from './sheet.js';
 import type { Snag } from '../snags/snag.js';
 
 /** What the Line shows: figures of the run, its pieces and its joints. */
-
-/** Nominal attenuation of a cable type is good to about this share. From memory. */
-const ATTENUATION_TOLERANCE = 0.07;
 
 export function figures(
   layout: Layout,
@@ -31,15 +28,13 @@ export function figures(
   topHz: number,
 ): SheetBody['figures'] {
   const { powerW } = design.service;
-  const matched = layout.pieces.reduce(
-    (sum, { piece }) =>
-      sum +
-      (piece.kind === 'assembly'
-        ? matchedLossDb(entry(catalog.cables, piece.cable), topHz, piece.lengthM)
-        : 0),
-    0,
+  const losses = layout.pieces.flatMap(({ piece }) =>
+    piece.kind === 'assembly' ? [cableLoss(piece, catalog, topHz)] : [],
   );
-  const spread = matched * ATTENUATION_TOLERANCE + 0.02 * layout.joints.length;
+  const sum = (values: readonly number[]): number => values.reduce((total, one) => total + one, 0);
+  const matched = sum(losses.map(({ lossDb }) => lossDb));
+  const tolerance = sum(losses.map(({ toleranceDb }) => toleranceDb));
+  const spread = tolerance + 0.02 * layout.joints.length;
   const share = 10 ** (-lossDb / 10);
   const worst = Math.max(...reflections);
   const reachingW = Math.max(1e-12, powerW) * share;
@@ -54,8 +49,8 @@ export function figures(
     matchedLoss: figure(
       matched,
       'dB',
-      'k1·√f + k2·f of the cables, nominal',
-      matched * ATTENUATION_TOLERANCE,
+      `k1·√f + k2·f of the cables at ${design.service.ambientC} °C, nominal`,
+      tolerance,
     ),
     reaching: figure(reachingW, 'W', 'forward power less the loss', (reachingW * spread * Math.LN10) / 10),
     forward: figure(powerW, 'W', 'the transmitter’s rating into a matched load'),
@@ -74,6 +69,17 @@ export function figures(
   };
 }
 
+/** What the cable of a piece loses, and how sure that is, dB. */
+function cableLoss(
+  { cable: id, lengthM }: Assembly,
+  catalog: Catalog,
+  frequencyHz: number,
+): { lossDb: number; toleranceDb: number } {
+  const cable = entry(catalog.cables, id);
+  const lossDb = matchedLossDb(cable, frequencyHz, lengthM);
+  return { lossDb, toleranceDb: lossDb * lossToleranceOf(cable) };
+}
+
 export function pieceSheet(
   { piece, name, faces, fromM, toM }: PlacedPiece,
   catalog: Catalog,
@@ -83,12 +89,12 @@ export function pieceSheet(
   switch (piece.kind) {
     case 'assembly': {
       const cable = entry(catalog.cables, piece.cable);
-      const loss = matchedLossDb(cable, topHz, piece.lengthM);
+      const { lossDb, toleranceDb } = cableLoss(piece, catalog, topHz);
       return {
         ...base,
         what: cable.name,
         diameterMm: cable.jacketMm,
-        loss: figure(loss, 'dB', `k1·√f + k2·f (${cable.source})`, loss * ATTENUATION_TOLERANCE),
+        loss: figure(lossDb, 'dB', `k1·√f + k2·f (${cable.source})`, toleranceDb),
       };
     }
     case 'adapter': {

@@ -56,7 +56,7 @@ export function cutSheets(
   catalog: Catalog,
   facts: Facts,
   practice: Practice,
-  frequencyHz: number,
+  { topHz, swr }: { topHz: number; swr: number },
 ): SheetBody['cuts'] {
   return assemblies.map((piece) => {
     const cable = entry(catalog.cables, piece.cable);
@@ -66,7 +66,8 @@ export function cutSheets(
       lengthM: piece.lengthM,
       ...(piece.target ? { target: piece.target } : {}),
       school: practice.cutSchool,
-      frequencyHz,
+      frequencyHz: topHz,
+      swr,
     });
     return {
       ...sheet,

@@ -42,7 +42,7 @@ export const peakVoltage: SnagRule = (context) => {
       distanceM: fromM,
       what: cable.name,
       volts: highestV(edges, fromM, toM),
-      rating: cable.maxVoltageRms * Math.SQRT2,
+      rating: cable.peakRfV,
       source: cable.source,
     });
   });

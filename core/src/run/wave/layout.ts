@@ -1,6 +1,8 @@
-import { entry, faceOf, type Catalog, type Face } from '../../catalog/index.js';
+import { entry, faceOf, stopToPlaneMm, type Catalog, type Face } from '../../catalog/index.js';
 import { mate, type Mating } from '../../fit/mate.js';
 import {
+  cableLine,
+  catalogAt,
   adapterElements,
   arresterElements,
   jointElements,
@@ -108,11 +110,12 @@ export function layOut(design: Design, catalog: Catalog, zoneSpans: readonly Zon
       mating: mate(left, right),
     });
   }
+  const warm = catalogAt(catalog, design.service.ambientC);
   const elements: PlacedElement[] = [];
   for (const [k, joint] of joints.entries()) {
     const { left, right, atM } = joint;
     elements.push(...jointElements(left, right).map((element) => ({ element, fromM: atM, toM: atM })));
-    if (pieces[k]) elements.push(...pieceElements(pieces[k], catalog));
+    if (pieces[k]) elements.push(...pieceElements(pieces[k], warm));
   }
   return { pieces, joints, totalM: at, elements };
 }
@@ -133,17 +136,21 @@ function pieceElements({ piece, fromM, toM }: PlacedPiece, catalog: Catalog): Pl
   }
 }
 
+/** Between two ends there is always some cable, m. */
+const SHORTEST_M = 0.001;
+
 /** The cable of an assembly between two places of the ruler, with its known spots. */
 export function cableElements(
-  { cable, lengthM, spots = [] }: Assembly,
+  { cable, lengthM, a, b, spots = [] }: Assembly,
   catalog: Catalog,
   fromM: number,
   toM: number,
 ): PlacedElement[] {
-  const { impedanceOhm, velocityFactor, k1, k2 } = entry(catalog.cables, cable);
-  const line: Element = { kind: 'line', z0Ohm: impedanceOhm, velocityFactor, lengthM, k1, k2 };
+  // The cable ends where its dielectric stops; what is left to the planes is the connectors’ own line, which the joints count.
+  const inEndsMm = [a, b].reduce((sum, { part }) => sum + stopToPlaneMm(entry(catalog.parts, part)), 0);
+  const betweenStopsM = Math.max(SHORTEST_M, lengthM - inEndsMm / 1000);
   return withFaults(
-    [{ element: line, fromM, toM }],
+    [{ element: cableLine(entry(catalog.cables, cable), betweenStopsM), fromM, toM }],
     spots.map((spot) => ({ ...spot, kind: 'crush', atM: fromM + spot.atM })),
   );
 }

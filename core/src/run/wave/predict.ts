@@ -1,6 +1,7 @@
 import { entry, faceOf, type Catalog } from '../../catalog/index.js';
 import {
   SPEED_OF_LIGHT,
+  catalogAt,
   jointElements,
   loaded,
   matchedLossDb,
@@ -14,6 +15,7 @@ import {
 } from '../../line/index.js';
 import { delayRuler, type DelayRuler, type DelayStretch } from '../../prove/index.js';
 import type { Design } from '../design/design.js';
+import { withTargetLengths } from '../design/targetLengths.js';
 import { assemblyOf } from '../design/lookups.js';
 import { antennaLoad } from './antennaLoad.js';
 import { cableElements, layOut } from './layout.js';
@@ -65,7 +67,7 @@ export function predictSweep(
   frequencyHz: Float64Array,
   faults: readonly LineFault[] = [],
 ): Swept {
-  const sound = placedOn(design, catalog, pieceId);
+  const sound = placedOn(withTargetLengths(design, catalog), catalog, pieceId);
   const placed = { ...sound, elements: withFaults(sound.elements, faults) };
   const ohm = referenceOhmOf(design);
   const through = scattering(
@@ -115,7 +117,7 @@ const placedOn = (design: Design, catalog: Catalog, pieceId: string): Placed =>
  * @throws when the design has no such assembly
  */
 export const placedElements = (design: Design, catalog: Catalog, pieceId: string): PlacedElement[] =>
-  placedOn(design, catalog, pieceId).elements;
+  placedOn(withTargetLengths(design, catalog), catalog, pieceId).elements;
 
 function runElements(design: Design, catalog: Catalog): Placed {
   const { elements, joints, totalM } = layOut(design, catalog, []);
@@ -144,7 +146,7 @@ function assemblyElements(design: Design, catalog: Catalog, pieceId: string): Pl
       ...jointElements(near, near)
         .slice(1)
         .map((element) => at(element, 0, 0)),
-      ...cableElements(piece, catalog, 0, piece.lengthM),
+      ...cableElements(piece, catalogAt(catalog, design.service.ambientC), 0, piece.lengthM),
       ...jointElements(far, far)
         .slice(0, 2)
         .map((element) => at(element, piece.lengthM, piece.lengthM)),

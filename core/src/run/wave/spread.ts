@@ -1,26 +1,25 @@
-import { entry, type Catalog } from '../../catalog/index.js';
+import { entry, lossToleranceOf, velocityToleranceOf, type Catalog } from '../../catalog/index.js';
 import { normals } from '../../chance/index.js';
-import { VELOCITY_TOLERANCE } from '../../cut/index.js';
 import { loadImpedance, swrFromReflection, sweep } from '../../line/index.js';
 import { antennaLoad } from './antennaLoad.js';
 import type { Assembly, Design } from '../design/design.js';
+import { withTargetLengths } from '../design/targetLengths.js';
 import { layOut } from './layout.js';
 import { referenceOhmOf } from '../design/reference.js';
 
 /** What may differ between a run as it is drawn and as it is built, one standard deviation. */
 export interface Tolerances {
-  /** Share of the velocity factor. */
+  /** Velocity factor and loss, as a share of the tolerances of each cable. */
   velocity: number;
-  /** Share of the loss. */
   loss: number;
   /** Of a finished length, m. */
   lengthM: number;
 }
 
-/** Data sheets give velocity to ± 1.5 % and loss to ± 7 %, a tape length to ± 1 cm, each as three, two and two standard deviations. From memory. */
+/** A cable’s tolerance of velocity is taken as three standard deviations, that of loss as two; a tape gives a length to ± 1 cm, two of them. From memory. */
 export const usualTolerances: Tolerances = {
-  velocity: VELOCITY_TOLERANCE / 3,
-  loss: 0.035,
+  velocity: 1 / 3,
+  loss: 1 / 2,
   lengthM: 0.005,
 };
 
@@ -53,6 +52,7 @@ export function spreadOf(
   tolerances: Tolerances = usualTolerances,
 ): RunSpread {
   const normal = normals(seed);
+  const drawn = withTargetLengths(design, catalog);
   const f = Float64Array.from(design.service.bands.flatMap(({ lowHz, highHz }) => [lowHz, highHz]));
   const top = f.indexOf(Math.max(...f));
   const ohm = referenceOhmOf(design);
@@ -60,7 +60,7 @@ export function spreadOf(
   const swrs = new Float64Array(draws);
   const losses = new Float64Array(draws);
   for (let k = 0; k < draws; k++) {
-    const built = oneRun(design, catalog, tolerances, normal);
+    const built = oneRun(drawn, catalog, tolerances, normal);
     const { reflection, transmissionDb } = sweep(
       layOut(built.design, built.catalog, []).elements.map(({ element }) => element),
       load,
@@ -84,11 +84,14 @@ function oneRun(
     if (piece.kind !== 'assembly') return piece;
     const sheet = entry(catalog.cables, piece.cable);
     const id = `${sheet.id} of ${piece.id}`;
-    const lossier = Math.max(0, 1 + loss * normal());
+    const lossier = Math.max(0, 1 + lossToleranceOf(sheet) * loss * normal());
     cables.set(id, {
       ...sheet,
       id,
-      velocityFactor: Math.min(1, sheet.velocityFactor * (1 + velocity * normal())),
+      velocityFactor: Math.min(
+        1,
+        sheet.velocityFactor * (1 + velocityToleranceOf(sheet) * velocity * normal()),
+      ),
       k1: sheet.k1 * lossier,
       k2: sheet.k2 * lossier,
     });

@@ -97,7 +97,12 @@ function itemsOf(kind: Kind, catalog: Catalog, own: readonly ShopEntry[]): Finde
     case 'face':
       return [...faces].map(([id, face]) => ({ id, label: faceInFull(face), hint: seriesOf(face).thread }));
     case 'cable':
-      return named(catalog.cables.values());
+      return [...catalog.cables.values()].map(({ id, name, aliases = '' }) => ({
+        id,
+        label: name,
+        hint: mine(id),
+        words: aliases,
+      }));
     case 'part':
       return named(catalog.parts.values());
     case 'adapter':

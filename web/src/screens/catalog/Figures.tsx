@@ -1,5 +1,7 @@
 import {
   attenuationDbPer100M,
+  lossToleranceOf,
+  velocityToleranceOf,
   faceInFull,
   faceOf,
   formatDecibels,
@@ -16,6 +18,8 @@ import { useShop } from '../../store/Shop.js';
 import { Rows } from '../../ui/Rows.js';
 
 /** The figures of an entry, with where they come from. */
+const percent = (share: number): string => `${(share * 100).toFixed(1).replace('.0', '')} %`;
+
 export function Figures({ entry }: { entry: ShopEntry }): ReactNode {
   const { units } = usePreferences();
   const { catalog } = useShop();
@@ -32,18 +36,22 @@ export function Figures({ entry }: { entry: ShopEntry }): ReactNode {
         <Rows
           rows={[
             ['Impedance', `${cable.impedanceOhm} ohm`],
-            ['Velocity factor', cable.velocityFactor],
+            ['Velocity factor', `${cable.velocityFactor} ± ${percent(velocityToleranceOf(cable))}`],
             ...[30e6, 150e6, 450e6, 1e9].map((hz): [string, string] => [
               `Loss per 100 m at ${formatFrequency(hz)}`,
               formatDecibels(attenuationDbPer100M(cable, hz)),
             ]),
-            ['Highest voltage', `${cable.maxVoltageRms} V rms`],
+            ['These are good to', `± ${percent(lossToleranceOf(cable))}, at 20 °C`],
+            ['Highest voltage', `${cable.peakRfV} V peak at radio frequency`],
             ['Bend radius', `${mm(cable.bendOnceMm)} once, ${mm(cable.bendRepeatedMm)} flexed`],
             [
               'Jacket',
               `${cable.jacket}, to ${cable.maxJacketC} °C${cable.uvResistant ? ', bears the sun' : ''}`,
             ],
             ['Direct burial', cable.directBurial],
+            ['In a duct with water', cable.wetDuct ?? 'not known'],
+            ['Stands salt', cable.salt ?? 'not known'],
+            ['Highest pull', cable.pullN === undefined ? 'not known' : `${cable.pullN} N`],
             ['Mass', `${cable.massKgPerKm} kg per km`],
             ['Price', cable.costPerM === undefined ? 'not known' : `${cable.costPerM} per m`],
             ['Connectors which fit', partsFor(cable, catalog.parts.values()).length],

@@ -2,6 +2,7 @@ import {
   findAssembly,
   formatLength,
   parseElectrical,
+  parseTolerance,
   stageHeadline,
   type Assembly,
   type Sheet,
@@ -120,7 +121,7 @@ function Target({ pieceId }: { pieceId: string }): ReactNode {
         className="mt-2 text-sm underline underline-offset-4 hover:text-copper"
         onClick={() => set({ degrees: 90, frequencyHz: sheet.topHz })}
       >
-        Its length is phase: give it a target
+        Cut to electrical length
       </button>
     );
   }
@@ -138,6 +139,15 @@ function Target({ pieceId }: { pieceId: string }): ReactNode {
         label="At"
         value={target.frequencyHz}
         onChange={(frequencyHz) => set({ ...target, frequencyHz })}
+      />
+      <QuantityField
+        label="May be off, either way"
+        value={target.tolerance}
+        placeholder={piece.set ? '2°, shared by the set' : '1°'}
+        format={({ value, unit }) => (unit === 'deg' ? `${value}°` : `${value} ${unit}`)}
+        parse={parseTolerance}
+        onChange={(tolerance) => set({ ...target, tolerance })}
+        hint={piece.set ? 'of the set; each piece has a quarter of it' : '1°, 3 mm, 10 ps'}
       />
       <SameAs
         piece={piece}

@@ -1,4 +1,4 @@
-import { assembliesOf, setMember, setSpread, type SetMember } from '@kobran/core';
+import { assembliesOf, setMember, setSpread, setToleranceDeg, type SetMember } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
@@ -30,13 +30,25 @@ function OneSet({ name, pieces }: { name: string; pieces: ReturnType<typeof useJ
           the set’s spread stands here.
         </p>
       ) : (
-        <Spread members={read} frequencyHz={target.frequencyHz} />
+        <Spread
+          members={read}
+          frequencyHz={target.frequencyHz}
+          toleranceDeg={setToleranceDeg(target, read[0].cable.velocityFactor)}
+        />
       )}
     </section>
   );
 }
 
-function Spread({ members, frequencyHz }: { members: SetMember[]; frequencyHz: number }): ReactNode {
+function Spread({
+  members,
+  frequencyHz,
+  toleranceDeg,
+}: {
+  members: SetMember[];
+  frequencyHz: number;
+  toleranceDeg: number;
+}): ReactNode {
   const {
     degrees,
     sigmaDegrees,
@@ -45,14 +57,14 @@ function Spread({ members, frequencyHz }: { members: SetMember[]; frequencyHz: n
     against,
     notes,
     alike: good,
-  } = setSpread(members, frequencyHz);
+  } = setSpread(members, frequencyHz, toleranceDeg);
   return (
     <>
       <p className="text-lg">
         <strong className={good ? 'text-lake' : 'text-caution'}>
           Apart by {degrees.toFixed(1)}° ± {(2 * sigmaDegrees).toFixed(1)}°
         </strong>
-        , {(seconds * 1e12).toFixed(0)} ps
+        , {(seconds * 1e12).toFixed(0)} ps; {toleranceDeg.toFixed(1)}° may be
         {good ? '' : ': trim the longest on, down to the shortest'}.
       </p>
       <ul className="figures">

@@ -8,6 +8,7 @@ import {
   parseLength,
   trimGoalOf,
   trimReadings,
+  velocityOfDoubts,
   type Assembly,
   type FarEnd,
   type LearnedLot,
@@ -40,28 +41,36 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
   const readings = trimReadings(facts, piece.id);
   // What this piece itself has read is fitted by the coach; the lot is what the others taught.
   const lot = lotOf(
-    trims.filter(({ about }) => about !== piece.id),
+    trims.filter(({ about, notAsNamed }) => about !== piece.id || notAsNamed),
     piece.cable,
     lotName,
     catalog,
   );
   const goal = trimGoalOf(piece, catalog, lot);
-  const [doubtful, setDoubtful] = useState<Read>();
+  const [doubted, setDoubted] = useState<readonly Read[]>([]);
+  const doubtful = doubted.at(-1);
   if (!goal) return null;
   // A reading which cannot be of this piece is a question, and is not kept.
   const advice = nextCut(goal, doubtful ? [...readings, doubtful] : readings);
   const last = nextCut(goal, readings);
   const askedM = last.kind === 'first' || last.kind === 'cut' ? last.lengthM : readings.at(-1)?.lengthM;
-  const keep = (reading: Read): void => {
-    setDoubtful(undefined);
+  const ownVelocity = velocityOfDoubts(goal, doubted);
+  const keep = (reading: Read, notAsNamed = false): void => {
+    setDoubted([]);
     writer.add({
       kind: 'trimmed',
       pieceId: piece.id,
-      trim: { ...reading, cable: piece.cable, lot: lotName, nearS: goal.nearS },
+      trim: {
+        ...reading,
+        cable: piece.cable,
+        lot: lotName,
+        nearS: goal.nearS,
+        ...(notAsNamed ? { notAsNamed: true as const } : {}),
+      },
     });
   };
   const take = (reading: Read): void => {
-    if (nextCut(goal, [...readings, reading]).kind === 'doubt') setDoubtful(reading);
+    if (nextCut(goal, [...readings, reading]).kind === 'doubt') setDoubted([...doubted, reading]);
     else keep(reading);
   };
   const lots = [...new Set(trims.filter(({ cable }) => cable === piece.cable).map((one) => one.lot))].filter(
@@ -101,12 +110,28 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
               Yes, number {advice.order}
             </button>
           )}
-          <button className="button" onClick={() => setDoubtful(undefined)}>
-            No, I read it again
+          {ownVelocity !== undefined && lotName !== '' && (
+            <button className="button button-copper" onClick={() => keep(doubtful, true)}>
+              Both readings agree: take velocity factor {ownVelocity.toFixed(3)} for lot {lotName}
+            </button>
+          )}
+          <button className="button" onClick={() => setDoubted([])}>
+            Forget these readings
           </button>
+          <span className="text-sm text-muted">
+            {ownVelocity === undefined
+              ? 'Read it again before anything is cut: a second reading which agrees says that the cable is not as it is named.'
+              : lotName === ''
+                ? 'This cable is not as it is named. Name its lot, and the lot is taken as it was read.'
+                : 'This cable is not as it is named.'}
+          </span>
         </p>
       )}
-      <Entry key={`${readings.length} ${askedM?.toFixed(4) ?? ''}`} askedM={askedM} onRead={take} />
+      <Entry
+        key={`${readings.length} ${doubted.length} ${askedM?.toFixed(4) ?? ''}`}
+        askedM={askedM}
+        onRead={take}
+      />
       <AnalyserReading
         piece={piece}
         goal={goal}
@@ -171,7 +196,7 @@ function Advice({ advice }: { advice: TrimAdvice }): ReactNode {
       case 'cut':
         return [
           `Cut ${mm(advice.cutM)} off: ${m(advice.lengthM)} is left`,
-          `Too long by ${left(advice.residual)}. ${advice.first ? 'Of a first reading only 80 % is cut.' : 'What the reading and the hand may err is kept.'}`,
+          `Trim to ${formatFrequency(advice.trimToHz)}, then stop. Too long by ${left(advice.residual)}. ${advice.first ? 'Of a first reading only 80 % is cut.' : 'What the reading and the hand may err is kept.'}`,
           'text-copper',
         ];
       case 'done':

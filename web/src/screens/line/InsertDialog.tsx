@@ -21,9 +21,10 @@ const insertable = (kind: Insertable['kind'], id: string): Insertable =>
 function itemsOf(kind: Insertable['kind'], { cables, adapters, arresters, stock }: Catalog): FinderItem[] {
   switch (kind) {
     case 'assembly':
-      return [...cables.values()].map(({ id, name, jacketMm, impedanceOhm }) => ({
+      return [...cables.values()].map(({ id, name, jacketMm, impedanceOhm, aliases = '' }) => ({
         id,
         label: name,
+        words: aliases,
         hint: `${jacketMm} mm, ${impedanceOhm} ohm`,
       }));
     case 'adapter':

@@ -1,5 +1,5 @@
 import {
-  VELOCITY_TOLERANCE,
+  velocityToleranceOf,
   formatDecibels,
   formatFrequency,
   formatLength,
@@ -99,7 +99,7 @@ export function DeviceResult({ device, load }: { device: MatchDevice; load: Comp
               [
                 `${degrees.toFixed(1)}°, by the data sheet`,
                 <span key={`${name} deg`} className="figures whitespace-nowrap">
-                  ± {small(lengthM * VELOCITY_TOLERANCE)}
+                  ± {small(lengthM * velocityToleranceOf(cable))}
                 </span>,
               ],
             ])}
