@@ -14,6 +14,16 @@ describe('the tube for a run', () => {
     expect(holdsW).toBeLessThan(classW * 2);
   });
 
+  // A station with a badly matched antenna: 100 W at SWR 3 is 173 V peak, 217 V with margin, 350 V tube; 400 W: 600 V. √(2·P·Z0·SWR), IEC 61643-311.
+  it.each([
+    [100, 3, 350],
+    [400, 3, 600],
+    [50, 2, 230],
+    [100, 60, undefined],
+  ])('%d W at SWR %d: %s V, and no cap on the SWR', (watts, swr, tubeV) =>
+    expect(chooseTube(watts, 50, swr).tubeV).toBe(tubeV),
+  );
+
   // √(2·P·Z0·SWR): 100 W, 50 ohm, SWR 2 makes 141.4 V peak.
   it('rests on the peak voltage of the net power', () =>
     expect(chooseTube(100, 50, 2).peak.value).toBeCloseTo(141.42, 2));

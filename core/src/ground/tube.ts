@@ -14,7 +14,7 @@ export interface TubeChoice {
   peak: Figure;
   /** With the margin: what the tube's lowest firing voltage must reach. */
   needed: Figure;
-  /** Nominal voltage of the lowest standard tube that holds; none holds above about 640 V. */
+  /** Nominal voltage of the lowest standard tube that holds; none holds above 800 V. */
   tubeV: number | undefined;
   /** Its lowest firing voltage, V. */
   firesAboveV: number | undefined;
@@ -37,7 +37,7 @@ export const highestFiringV = (tubeV: number): number => tubeV * (1 + GAS_TUBE_T
  * @param swr standing-wave ratio expected; the planning SWR of 2 applies when it is lower
  */
 export function chooseTube(peakEnvelopeW: number, z0Ohm: number, swr: number): TubeChoice {
-  const planned = Math.max(PLANNING_SWR, Math.min(swr, 20));
+  const planned = Math.max(PLANNING_SWR, swr);
   const peakV = peakVoltageFromNet(peakEnvelopeW, z0Ohm, planned);
   const neededV = peakV * TUBE_MARGIN;
   const tubeV = gasTubeVolts.find((volts) => lowestFiringV(volts) >= neededV);
@@ -50,7 +50,7 @@ export function chooseTube(peakEnvelopeW: number, z0Ohm: number, swr: number): T
     holdsW: firesAboveV === undefined ? undefined : firesAboveV ** 2 / (2 * z0Ohm),
     why:
       tubeV === undefined || firesAboveV === undefined
-        ? `No standard tube holds ${Math.round(neededV)} V: use a quarter-wave arrester, or less power.`
+        ? `No standard tube holds ${Math.round(neededV)} V: use a quarter-wave or filter type for the band, or less power.`
         : `${tubeV} V is the lowest standard tube whose lowest firing voltage, ${Math.round(firesAboveV)} V, is above ${Math.round(neededV)} V. A higher one would let more through.`,
   };
 }

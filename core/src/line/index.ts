@@ -14,7 +14,7 @@ export type { Abcd, Element, LineElement } from './element.js';
 export { aloneDb, jointElements } from './joint.js';
 export { adapterElements, arresterElements } from './rigid.js';
 export { externalNoise, noisePenaltyDb, type ReceiveChain } from './noise.js';
-export { averagePowerW } from './powerRating.js';
+export { averagePowerW, connectorAverageW, standingWaveHeat } from './powerRating.js';
 export {
   peakVoltageFromForward,
   peakVoltageFromNet,

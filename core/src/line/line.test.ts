@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { complex, cosh, sinh, multiply, add, divide, type Complex as MathComplex } from 'mathjs';
 import { describe, expect, it } from 'vitest';
-import { catalog, entry } from '../catalog/index.js';
+import { catalog, entry, seriesById } from '../catalog/index.js';
 import {
   along,
   averagePowerW,
+  connectorAverageW,
+  standingWaveHeat,
   cascade,
   matchedLossDb,
   peakVoltageFromForward,
@@ -117,6 +119,36 @@ describe('published relations', () => {
     expect(averagePowerW(rg213, 120e6, 40, 1) / at30).toBeCloseTo(0.5, 1);
     expect(averagePowerW(rg213, 30e6, 75, 1)).toBe(0);
     expect(averagePowerW(rg213, 30e6, 40, 3)).toBeLessThan(at30);
+  });
+
+  // Handbook: (S² + 1)/(2S) + F1·(S² − 1)/(2S), F1 near 1 at HF, which gives S, falling toward 0, which gives the mean of both currents.
+  it('a standing wave costs S of it at HF and the mean of both currents at UHF', () => {
+    const rg213 = entry(catalog.cables, 'rg213');
+    expect(standingWaveHeat(rg213, 3.5e6, 3)).toBeCloseTo(3, 1);
+    expect(standingWaveHeat(rg213, 2e9, 3)).toBeCloseTo(10 / 6, 1);
+    for (const hz of [3.5e6, 145e6, 2e9]) expect(standingWaveHeat(rg213, hz, 1)).toBe(1);
+  });
+
+  // Handbook of the trade, from memory: PTFE cables carry two to three times a PE cable of their size.
+  it.each([
+    ['rg142', 'rg58'],
+    ['rg400', 'rg58'],
+    ['rg316', 'rg174'],
+  ])('%s carries two to three times what %s does', (ptfe, pe) => {
+    const [hot, cool] = [ptfe, pe].map((id) => averagePowerW(entry(catalog.cables, id), 100e6, 40, 1));
+    expect(hot / cool).toBeGreaterThan(2);
+    expect(hot / cool).toBeLessThan(3.1);
+  });
+
+  // Common practice, no source: 100 W of HF through BNC is routine, legal-limit HF goes through UHF; a rating falls as 1/√f.
+  it('connectors have a limit too', () => {
+    const watts = (id: 'bnc' | 'uhf' | 'n' | 'sma', hz: number): number => connectorAverageW(seriesById[id], hz, 40, 1);
+    expect(watts('bnc', 14e6)).toBeGreaterThan(300);
+    expect(watts('uhf', 14e6)).toBeGreaterThan(1500);
+    expect(watts('n', 400e6) / watts('n', 100e6)).toBeCloseTo(0.5, 9);
+    expect(watts('sma', 1e9)).toBeLessThan(150);
+    expect(connectorAverageW(seriesById.n, 100e6, 90, 1)).toBe(0);
+    expect(connectorAverageW(seriesById.n, 100e6, 40, 2)).toBeCloseTo(watts('n', 100e6) / 2, 9);
   });
 });
 

@@ -11,7 +11,8 @@ import {
   type Response,
 } from '../line/index.js';
 import { routeLength } from '../route/index.js';
-import { antennaLoad, withAntennaSwr } from './wave/antennaLoad.js';
+import { antennaLoad } from './wave/antennaLoad.js';
+import { looksOf } from './wave/looks.js';
 import type { Design } from './design/design.js';
 import type { StageId } from './design/stageId.js';
 import { arrestersOf, assembliesOf, isReceiveOnly, lowHzOf, topHzOf } from './design/lookups.js';
@@ -55,7 +56,11 @@ export interface Sheet extends SheetBody {
  */
 export function evaluate(given: Design, cool: Catalog, state: RunState): Sheet {
   const { facts, practice, sweepPoints = 201 } = state;
-  const design = withTargetLengths(withAntennaSwr(given, referenceOhmOf(given)), cool);
+  const referenceOhm = referenceOhmOf(given);
+  const looks = looksOf(given, referenceOhm);
+  // Where the antenna’s curve is known, its SWR is the worst of it.
+  const antennaSwr = Math.max(...looks.map((look) => look.swr));
+  const design = withTargetLengths({ ...given, antenna: { ...given.antenna, swr: antennaSwr } }, cool);
   const { service } = design;
   // Everything is computed for the highest ambient; what the bench should read is not.
   const catalog = catalogAt(cool, service.ambientC);
@@ -65,20 +70,19 @@ export function evaluate(given: Design, cool: Catalog, state: RunState): Sheet {
   const route = routeLength(design.legs, assemblies.length === 0 ? 0 : 2 * practice.remakesPerEnd * REMAKE_M);
   const layout = layOut(design, cool, route.spans);
 
-  const referenceOhm = referenceOhmOf(design);
   const load = antennaLoad(design, referenceOhm);
   const elements = layout.elements.map(({ element }) => element);
   const over = (f: Float64Array): Response => sweep(elements, loadImpedance(load, f), f, referenceOhm);
-  const atEdges = over(Float64Array.of(lowHz, topHz));
+  const atLooks = over(Float64Array.from(looks, ({ hz }) => hz));
   const swept = over(frequencies(lowHz, topHz, sweepPoints));
   const forwardW = receiveOnly ? 1 : service.powerW;
-  const edges = [lowHz, topHz].map((hz) => {
+  const edges = looks.map(({ hz }) => {
     const { re, im } = loadImpedance(load, Float64Array.of(hz));
     return along(layout.elements, { re: re[0], im: im[0] }, hz, forwardW, SAMPLES, referenceOhm);
   });
-  const lossDb = -atEdges.transmissionDb[1];
-  const swr = worstSwr(atEdges.reflection, design.antenna.swr);
-  const tube = receiveOnly ? undefined : chooseTube(service.powerW, referenceOhm, design.antenna.swr);
+  const lossDb = -atLooks.transmissionDb[looks.length - 1];
+  const swr = worstSwr(atLooks.reflection, antennaSwr);
+  const tube = receiveOnly ? undefined : chooseTube(service.powerW, referenceOhm, antennaSwr);
 
   const reception = receiveOnly ? receptionOf(service, topHz, lossDb) : undefined;
 
@@ -92,6 +96,7 @@ export function evaluate(given: Design, cool: Catalog, state: RunState): Sheet {
     topHz,
     lossDb,
     swr,
+    looks,
     edges: receiveOnly ? [] : edges,
     tube,
     practice,
@@ -116,9 +121,9 @@ export function evaluate(given: Design, cool: Catalog, state: RunState): Sheet {
     reception,
     totalM: layout.totalM,
     topHz,
-    figures: figures(layout, design, referenceOhm, catalog, lossDb, atEdges.reflection, edges, topHz),
+    figures: figures(layout, design, referenceOhm, catalog, lossDb, atLooks.reflection, edges, topHz),
     pieces: layout.pieces.map((placed) => pieceSheet(placed, catalog, topHz)),
-    ruler: rulerSamples(edges[1]),
+    ruler: rulerSamples(edges[edges.length - 1]),
     sweep: {
       frequencyHz: swept.frequencyHz,
       returnLossDb: swept.reflection.map(returnLossDb),

@@ -24,6 +24,7 @@ export const bnc: Series = {
   electricalMm: { plug: 15, jack: 11 },
   contactDbPerSqrtGhz: 0.015,
   peakVoltage: 500,
+  averageAt100MhzW: 300,
   torqueNm: null,
   torque: 'quarter turn to the stop',
   matings: 500,

@@ -20,6 +20,7 @@ export const f: Series = {
   electricalMm: { plug: 10, jack: 10 },
   contactDbPerSqrtGhz: 0.03,
   peakVoltage: 250,
+  averageAt100MhzW: 50,
   torqueNm: [2.3, 3.4],
   torque: '2.3 to 3.4 N·m',
   matings: 200,

@@ -20,6 +20,7 @@ export const fme: Series = {
   electricalMm: { plug: 11, jack: 9 },
   contactDbPerSqrtGhz: 0.03,
   peakVoltage: 250,
+  averageAt100MhzW: 150,
   torqueNm: null,
   torque: 'hand tight',
   matings: 100,

@@ -20,6 +20,7 @@ export const fourThreeTen: Series = {
   electricalMm: { plug: 17, jack: 13 },
   contactDbPerSqrtGhz: 0.006,
   peakVoltage: 1800,
+  averageAt100MhzW: 3000,
   torqueNm: [5, 5],
   torque: '5 N·m with a torque wrench',
   matings: 100,

@@ -20,6 +20,7 @@ export const miniUhf: Series = {
   electricalMm: { plug: 12, jack: 9 },
   contactDbPerSqrtGhz: 0.03,
   peakVoltage: 335,
+  averageAt100MhzW: 200,
   torqueNm: null,
   torque: 'hand, about 0.4 N·m',
   matings: 500,

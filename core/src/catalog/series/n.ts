@@ -23,6 +23,7 @@ export const n: Series = {
   electricalMm: { plug: 18, jack: 14 },
   contactDbPerSqrtGhz: 0.01,
   peakVoltage: 1000,
+  averageAt100MhzW: 2500,
   torqueNm: [0.7, 1.1],
   torque: '0.7 to 1.1 N·m',
   matings: 500,

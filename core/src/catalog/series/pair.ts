@@ -21,6 +21,7 @@ export const pair: Series = {
   electricalMm: { plug: 30, jack: 10 },
   contactDbPerSqrtGhz: 0.1,
   peakVoltage: 1000,
+  averageAt100MhzW: 1500,
   torqueNm: null,
   torque: 'solder, or screw the lugs down',
   matings: 20,

@@ -20,6 +20,7 @@ export const rca: Series = {
   electricalMm: { plug: 15, jack: 12 },
   contactDbPerSqrtGhz: 0.1,
   peakVoltage: 50,
+  averageAt100MhzW: 10,
   torqueNm: null,
   torque: 'push home',
   matings: 100,

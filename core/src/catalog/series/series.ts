@@ -44,6 +44,8 @@ export interface Series {
   /** Loss of a good mated pair, dB per √GHz; published limits are three to five times as large. */
   contactDbPerSqrtGhz: number;
   peakVoltage: number;
+  /** Average power of the interface at 100 MHz and 40 °C, W; it falls as 1/√f. Nominal, from memory. */
+  averageAt100MhzW: number;
   torqueNm: [number, number] | null;
   torque: string;
   /** Rated coupling cycles of the interface. */

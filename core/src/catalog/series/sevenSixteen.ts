@@ -20,6 +20,7 @@ export const sevenSixteen: Series = {
   electricalMm: { plug: 20, jack: 16 },
   contactDbPerSqrtGhz: 0.005,
   peakVoltage: 2700,
+  averageAt100MhzW: 9000,
   torqueNm: [25, 30],
   torque: '25 to 30 N·m with a torque wrench',
   matings: 500,

@@ -20,6 +20,7 @@ export const sma: Series = {
   electricalMm: { plug: 10, jack: 7 },
   contactDbPerSqrtGhz: 0.012,
   peakVoltage: 335,
+  averageAt100MhzW: 300,
   torqueNm: [0.3, 0.6],
   torque: '0.3 to 0.6 N·m brass, 0.8 to 1.1 N·m steel',
   matings: 500,

@@ -23,6 +23,7 @@ export const tnc: Series = {
   electricalMm: { plug: 15, jack: 11 },
   contactDbPerSqrtGhz: 0.012,
   peakVoltage: 500,
+  averageAt100MhzW: 400,
   torqueNm: [0.5, 0.7],
   torque: '0.5 to 0.7 N·m',
   matings: 500,

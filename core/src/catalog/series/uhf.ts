@@ -20,6 +20,7 @@ export const uhf: Series = {
   electricalMm: { plug: 20, jack: 14 },
   contactDbPerSqrtGhz: 0.012,
   peakVoltage: 500,
+  averageAt100MhzW: 800,
   torqueNm: [0.6, 1.1],
   torque: 'hand and a little, 0.6 to 1.1 N·m',
   matings: 500,

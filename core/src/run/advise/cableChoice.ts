@@ -1,4 +1,5 @@
 import { entry, type Cable, type Catalog } from '../../catalog/index.js';
+import { looksOf } from '../wave/looks.js';
 import { averagePowerW, matchedLossDb } from '../../line/index.js';
 import { figure, formatDecibels, formatPower, type Figure } from '../../quantity/index.js';
 import { inCable } from '../edit/betterCables.js';
@@ -87,7 +88,11 @@ function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, cata
   const receive = service.powerW === 0;
   const snr = receptionOf(service, sheet.topHz, lossDb).costs;
   const averageW = service.powerW * service.duty;
-  const limitW = averagePowerW(cable, sheet.topHz, service.ambientC, design.antenna.swr);
+  const limitW = Math.min(
+    ...looksOf(design, sheet.referenceOhm).map(({ hz, swr }) =>
+      averagePowerW(cable, hz, service.ambientC, swr),
+    ),
+  );
   const changed = inCable(piece, cable, catalog);
   const budgetDb = service.lossBudgetDb;
   const judgedDb = receive ? snr.value : lossDb;

@@ -1,18 +1,34 @@
-import { entry } from '../../catalog/index.js';
-import { averagePowerW } from '../../line/index.js';
+import { entry, faceName, seriesOf } from '../../catalog/index.js';
+import { averagePowerW, connectorAverageW } from '../../line/index.js';
 import { formatFrequency, formatPower } from '../../quantity/index.js';
 import { betterCables } from '../edit/betterCables.js';
-import type { Finding, SnagRule } from './snag.js';
+import { lessPower } from '../edit/lessPower.js';
+import type { Look } from '../wave/looks.js';
+import type { Finding, SnagContext, SnagRule } from './snag.js';
 
-/** Heat: average power over what the cable sheds at this ambient. Source: heat balance of the jacket, see `averagePowerW`. */
-export const averagePower: SnagRule = ({ design, catalog, layout, topHz, swr }) =>
-  layout.pieces.flatMap(({ piece, fromM }): Finding[] => {
+/** Heat: average power over what cable and connectors shed at this ambient, at every edge of the bands and where the antenna is worst. */
+export const averagePower: SnagRule = (context) => [...cables(context), ...joints(context)];
+
+/** The least of a limit over all frequencies that are looked at, and where it is. */
+function leastOf(looks: readonly Look[], limitOf: (look: Look) => number): { limitW: number; look: Look } {
+  return looks
+    .map((look) => ({ look, limitW: limitOf(look) }))
+    .reduce((least, one) => (one.limitW < least.limitW ? one : least));
+}
+
+const reason = (averageW: number, { limitW, look }: ReturnType<typeof leastOf>, ambientC: number): string =>
+  `${formatPower(averageW)} on average against ${formatPower(limitW)} at ${formatFrequency(look.hz)}, ${ambientC} °C and SWR ${look.swr.toFixed(1)}.`;
+
+function cables({ design, catalog, layout, topHz, looks }: SnagContext): Finding[] {
+  const { powerW, duty, ambientC } = design.service;
+  const averageW = powerW * duty;
+  return layout.pieces.flatMap(({ piece, fromM }): Finding[] => {
     if (piece.kind !== 'assembly') return [];
-    const { powerW, duty, ambientC } = design.service;
     const cable = entry(catalog.cables, piece.cable);
-    const limitW = averagePowerW(cable, topHz, ambientC, swr);
-    const averageW = powerW * duty;
-    if (averageW <= limitW) return [];
+    const least = leastOf(looks, ({ hz, swr }) => averagePowerW(cable, hz, ambientC, swr));
+    if (averageW <= least.limitW) return [];
+    const holds = (other: typeof cable): boolean =>
+      leastOf(looks, ({ hz, swr }) => averagePowerW(other, hz, ambientC, swr)).limitW >= averageW;
     return [
       {
         rule: 'average-power',
@@ -22,14 +38,35 @@ export const averagePower: SnagRule = ({ design, catalog, layout, topHz, swr }) 
         at: piece.id,
         distanceM: fromM,
         what: `${cable.name} runs hot`,
-        why: `${formatPower(averageW)} on average against ${formatPower(limitW)} at ${formatFrequency(topHz)}, ${ambientC} °C and SWR ${swr.toFixed(1)}.`,
-        remedies: betterCables(
-          piece,
-          catalog,
-          topHz,
-          (other) => averagePowerW(other, topHz, ambientC, swr) >= averageW,
-        ),
-        source: 'heat balance of the jacket, within 30 %',
+        why: reason(averageW, least, ambientC),
+        remedies: betterCables(piece, catalog, topHz, holds),
+        source: 'heat balance of the jacket with the standing wave, within 30 %',
       },
     ];
   });
+}
+
+function joints({ design, layout, looks }: SnagContext): Finding[] {
+  const { powerW, duty, ambientC } = design.service;
+  const averageW = powerW * duty;
+  return layout.joints.flatMap(({ id, atM, left, right }): Finding[] => {
+    const series = [left, right].map(seriesOf);
+    const weaker = series[0].averageAt100MhzW <= series[1].averageAt100MhzW ? left : right;
+    const least = leastOf(looks, ({ hz, swr }) => connectorAverageW(seriesOf(weaker), hz, ambientC, swr));
+    if (averageW <= least.limitW) return [];
+    return [
+      {
+        rule: 'average-power',
+        of: id,
+        level: 'stop',
+        stage: 'plan',
+        at: id,
+        distanceM: atM,
+        what: `${faceName(weaker)} runs hot`,
+        why: reason(averageW, least, ambientC),
+        remedies: lessPower(powerW * (least.limitW / averageW)),
+        source: `average power of ${seriesOf(weaker).name}, falling as 1/√f, nominal from memory`,
+      },
+    ];
+  });
+}

@@ -1,10 +1,10 @@
 import { entry, faceName, seriesById } from '../../catalog/index.js';
 import type { Along } from '../../line/index.js';
 import { formatPower } from '../../quantity/index.js';
-import type { Remedy } from '../design/remedy.js';
+import { lessPower } from '../edit/lessPower.js';
 import type { Finding, SnagContext, SnagRule } from './snag.js';
 
-/** Highest envelope between two places of the ruler over all edges of the bands, V peak. */
+/** Highest envelope between two places of the ruler over everything that is looked at, V peak. */
 function highestV(edges: readonly Along[], fromM: number, toM: number): number {
   let highest = 0;
   for (const { distanceM, envelopeV } of edges) {
@@ -61,12 +61,6 @@ interface Rated {
 function findingAbove({ design }: SnagContext, rated: Rated): Finding[] {
   const { at, distanceM, what, volts, rating, source } = rated;
   if (volts <= rating) return [];
-  const powerW = Math.floor(design.service.powerW * (rating / volts) ** 2);
-  const less: Remedy = {
-    title: `Turn the transmitter down to ${formatPower(powerW)}`,
-    detail: 'forward power',
-    changes: [{ op: 'set service', service: { powerW } }],
-  };
   return [
     {
       rule: 'peak-voltage',
@@ -77,7 +71,7 @@ function findingAbove({ design }: SnagContext, rated: Rated): Finding[] {
       distanceM,
       what: `${what} over its voltage`,
       why: `${Math.round(volts)} V peak at a standing-wave maximum with ${formatPower(design.service.powerW)} forward; rated ${Math.round(rating)} V.`,
-      remedies: [less],
+      remedies: lessPower(design.service.powerW * (rating / volts) ** 2),
       source,
     },
   ];

@@ -8,6 +8,7 @@ import type { Design } from '../design/design.js';
 import type { Facts } from '../facts/kinds.js';
 import type { Layout } from '../wave/layout.js';
 import type { Practice } from '../../practice/index.js';
+import type { Look } from '../wave/looks.js';
 import type { Reception } from '../wave/reception.js';
 
 export type SnagLevel = 'stop' | 'caution' | 'note';
@@ -44,7 +45,9 @@ export interface SnagContext {
   lossDb: number;
   /** SWR on the line near the antenna. */
   swr: number;
-  /** Voltage and power along the run at each edge of the bands. */
+  /** Where voltage, SWR and heat are looked at: the edges of every band and where the antenna is worst in it. */
+  looks: readonly Look[];
+  /** Voltage and power along the run at each of them; none when it only receives. */
   edges: readonly Along[];
   tube: TubeChoice | undefined;
   practice: Practice;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { loadImpedance } from '../../line/index.js';
 import { aRun } from '../aRun.fixture.js';
-import { antennaLoad, withAntennaSwr } from './antennaLoad.js';
+import { antennaLoad } from './antennaLoad.js';
 
 const antenna = { name: 'A', face: 'n-jack', swr: 1.3, dcShort: true };
 
@@ -21,19 +21,5 @@ describe('what closes the run', () => {
     expect(re[0]).toBeCloseTo(36, 6);
     expect(im[0]).toBeCloseTo(0, 6);
     expect(im[1]).toBeGreaterThan(0);
-  });
-
-  it('the worst SWR of the bands is what is planned with', () => {
-    const design = aRun({ antenna: { ...antenna, swr: 1.1, series: { ohm: 50, henry: 1e-7, farad: 0 } } });
-    const worst = withAntennaSwr(design, 50).antenna.swr;
-    // |Γ| of 50 + jX against 50 is X / √(4·50² + X²); the top of the band has the largest X.
-    const x = 2 * Math.PI * 146e6 * 1e-7;
-    const size = x / Math.hypot(100, x);
-    expect(worst).toBeCloseTo((1 + size) / (1 - size), 6);
-  });
-
-  it('an antenna of which only the SWR is known stays as it is', () => {
-    const design = aRun({ antenna });
-    expect(withAntennaSwr(design, 50)).toBe(design);
   });
 });
