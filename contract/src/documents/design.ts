@@ -23,7 +23,9 @@ import {
   MAX_LEGS,
   MAX_LOAD_POINTS,
   MAX_PIECES,
+  housingKinds,
   legKinds,
+  noisePlaces,
   toleranceUnits,
   zones,
   type FaceCode,
@@ -62,6 +64,8 @@ export class Service implements core.Service {
   @IsNumber(number) @Min(-60) @Max(85) ambientC!: number;
   @IsOptional() @IsNumber(number) @Min(0) @Max(40) noiseFigureDb?: number;
   @IsOptional() @ValidateNested() @Type(() => Preamplifier) preamplifier?: Preamplifier;
+  @IsOptional() @IsIn(noisePlaces) noisePlace?: core.NoisePlace;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(90) elevationDeg?: number;
 }
 
 export class RadioPort implements core.RadioPort {
@@ -161,6 +165,11 @@ export class Leg implements core.Leg {
   @IsOptional() @IsNumber(number) @Min(1) @Max(10_000) bendRadiusMm?: number;
 }
 
+export class Housing implements core.Housing {
+  @IsString() @MaxLength(90) joint!: string;
+  @IsIn(housingKinds) kind!: core.Housing['kind'];
+}
+
 export class Design implements core.Design {
   @IsIn([DESIGN_SCHEMA], { message: `schema must be “${DESIGN_SCHEMA}”` }) schema!: string;
   @IsString() @Length(1, 120) name!: string;
@@ -183,4 +192,10 @@ export class Design implements core.Design {
   })
   pieces!: core.AnyPiece[];
   @IsArray() @ArrayMaxSize(MAX_LEGS) @ValidateNested({ each: true }) @Type(() => Leg) legs!: Leg[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MAX_PIECES)
+  @ValidateNested({ each: true })
+  @Type(() => Housing)
+  housings?: Housing[];
 }

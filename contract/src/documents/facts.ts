@@ -123,10 +123,17 @@ class PowerStepFact extends SignedFact {
 class SealedFact extends SignedFact {
   @IsString() @Length(1, 90) jointId!: string;
   @IsOptional() @IsInt() @Min(1) @Max(20) passes?: number;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(10)
+  @IsString({ each: true })
+  @MaxLength(90, { each: true })
+  with?: string[];
 }
 
 class HandedOverFact extends SignedFact {
   @IsOptional() @IsString() @MaxLength(300) problems?: string;
+  @IsOptional() @IsString() @MaxLength(500) reason?: string;
 }
 
 class NoteFact extends SignedFact {

@@ -13,7 +13,8 @@ export { loadImpedance, reflectionOf, type Load } from './load.js';
 export type { Abcd, Element, LineElement } from './element.js';
 export { aloneDb, jointElements } from './joint.js';
 export { adapterElements, arresterElements } from './rigid.js';
-export { externalNoise, noisePenaltyDb, type ReceiveChain } from './noise.js';
+export { externalNoise, noisePenaltyDb, noisePlaces, skyK } from './noise.js';
+export type { Listening, NoisePlace, ReceiveChain } from './noise.js';
 export { averagePowerW, connectorAverageW, standingWaveHeat } from './powerRating.js';
 export {
   peakVoltageFromForward,

@@ -142,7 +142,8 @@ describe('published relations', () => {
 
   // Common practice, no source: 100 W of HF through BNC is routine, legal-limit HF goes through UHF; a rating falls as 1/√f.
   it('connectors have a limit too', () => {
-    const watts = (id: 'bnc' | 'uhf' | 'n' | 'sma', hz: number): number => connectorAverageW(seriesById[id], hz, 40, 1);
+    const watts = (id: 'bnc' | 'uhf' | 'n' | 'sma', hz: number): number =>
+      connectorAverageW(seriesById[id], hz, 40, 1);
     expect(watts('bnc', 14e6)).toBeGreaterThan(300);
     expect(watts('uhf', 14e6)).toBeGreaterThan(1500);
     expect(watts('n', 400e6) / watts('n', 100e6)).toBeCloseTo(0.5, 9);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { externalNoise, noisePenaltyDb } from './index.js';
+import { externalNoise, noisePenaltyDb, skyK } from './index.js';
 
 describe('noise of a receive run', () => {
   // ITU-R P.372, from memory: galactic noise about 29 dB at 10 MHz and 0.7 dB... rural man-made 39.5 dB at 10 MHz; at 137 MHz about 9 dB.
@@ -7,7 +7,27 @@ describe('noise of a receive run', () => {
     expect(10 * Math.log10(externalNoise(10e6))).toBeCloseTo(39.9, 0);
     expect(10 * Math.log10(externalNoise(137e6))).toBeGreaterThan(5);
     expect(10 * Math.log10(externalNoise(137e6))).toBeLessThan(12);
-    expect(10 * Math.log10(externalNoise(2e9))).toBeCloseTo(10 * Math.log10(10 / 290), 6);
+  });
+
+  // ITU-R P.372, from memory: median man-made noise at 10 MHz is 49.1, 44.8, 39.5 and 25.0 dB; the galaxy has 29 dB there.
+  it.each([
+    ['city', 49.1],
+    ['residential', 44.8],
+    ['rural', 39.5],
+    ['quiet rural', 25.0],
+  ] as const)('a %s place at 10 MHz has %d dB', (noisePlace, db) => {
+    const galactic = 10 ** 2.9;
+    const manMade = externalNoise(10e6, { noisePlace }) - galactic;
+    expect(10 * Math.log10(manMade)).toBeCloseTo(db, 0);
+  });
+
+  // ITU-R P.372, from memory: a clear sky has 5 to 6 K overhead between 1 and 10 GHz, about 30 K at 5°, over 100 K at the horizon.
+  it('the sky is coldest overhead', () => {
+    expect(skyK(90)).toBeGreaterThan(4.5);
+    expect(skyK(90)).toBeLessThan(7);
+    expect(skyK(5)).toBeGreaterThan(20);
+    expect(skyK(5)).toBeLessThan(45);
+    expect(skyK(0)).toBeGreaterThan(100);
   });
 
   // Common practice, no source: on HF several decibels of cable go unheard, at UHF each counts in full.

@@ -2,20 +2,53 @@
 
 const fromDb = (db: number): number => 10 ** (db / 10);
 
-/**
- * External noise factor at the antenna, as a ratio to k·290 K·B: man-made noise of a quiet rural place and the galaxy together.
- *
- * Fam = 67.2 − 27.7 log f for rural places, 52 − 23 log f for the galaxy (f in MHz, from about 10 MHz on).
- * Source: ITU-R P.372, from memory. Above 1 GHz the sky is taken as 10 K.
- */
-export function externalNoise(frequencyHz: number): number {
-  const mhz = frequencyHz / 1e6;
-  const manMade = fromDb(67.2 - 27.7 * Math.log10(mhz));
-  const galactic = mhz >= 10 ? fromDb(52 - 23 * Math.log10(mhz)) : 0;
-  return Math.max(manMade + galactic, 10 / 290);
+/** Man-made noise by environment, as ITU-R P.372 names them: Fam = c − d·log f, dB above k·290 K·B, f in MHz. From memory. */
+const manMade = {
+  city: [76.8, 27.7],
+  residential: [72.5, 27.7],
+  rural: [67.2, 27.7],
+  'quiet rural': [53.6, 28.6],
+} as const;
+
+export type NoisePlace = keyof typeof manMade;
+export const noisePlaces = Object.keys(manMade) as NoisePlace[];
+
+/** Where an antenna listens, and where to. */
+export interface Listening {
+  /** Default rural. */
+  noisePlace?: NoisePlace;
+  /** Of the beam above the horizon, degrees; default 30. */
+  elevationDeg?: number;
 }
 
-export interface ReceiveChain {
+const USUAL: Required<Listening> = { noisePlace: 'rural', elevationDeg: 30 };
+/** Background of space, and air which radiates as it absorbs, K. */
+const SPACE_K = 2.7;
+const AIR_K = 275;
+/** What clear air absorbs towards the zenith between 1 and 10 GHz, neper: 5 to 6 K of sky overhead, over 100 K at the horizon (ITU-R P.372, from memory). */
+const ZENITH_NEPER = 0.01;
+const LOWEST_ELEVATION = Math.sin(Math.PI / 180);
+
+/** Noise temperature of a clear sky at an elevation, K. */
+export function skyK(elevationDeg: number): number {
+  const throughAir = ZENITH_NEPER / Math.max(LOWEST_ELEVATION, Math.sin((elevationDeg * Math.PI) / 180));
+  return SPACE_K + AIR_K * (1 - Math.exp(-throughAir));
+}
+
+/**
+ * External noise factor at the antenna, as a ratio to k·290 K·B: man-made noise of its place, the galaxy (52 − 23 log f, from about 10 MHz on)
+ * and the clear sky. Source: ITU-R P.372, from memory; man-made noise is given there to 250 MHz and carried on beyond.
+ * Atmospheric noise (lightning near and far), which rules below about 10 MHz at night and in the tropics, is not in it.
+ */
+export function externalNoise(frequencyHz: number, listening: Listening = {}): number {
+  const { noisePlace, elevationDeg } = { ...USUAL, ...listening };
+  const mhz = frequencyHz / 1e6;
+  const [c, d] = manMade[noisePlace];
+  const galactic = mhz >= 10 ? fromDb(52 - 23 * Math.log10(mhz)) : 0;
+  return fromDb(c - d * Math.log10(mhz)) + galactic + skyK(elevationDeg) / 290;
+}
+
+export interface ReceiveChain extends Listening {
   frequencyHz: number;
   /** Loss between antenna and receiver, dB. */
   lossDb: number;
@@ -30,8 +63,9 @@ export interface ReceiveChain {
  * Friis: a loss L at 290 K before a receiver of noise factor F acts as one of L·F; behind an amplifier of gain G it counts
  * (L·F − 1)/G. The external noise comes in with the signal. Source: Friis’s formula, standard texts.
  */
-export function noisePenaltyDb({ frequencyHz, lossDb, receiverNoiseDb, preamplifier }: ReceiveChain): number {
-  const outside = externalNoise(frequencyHz);
+export function noisePenaltyDb(chain: ReceiveChain): number {
+  const { frequencyHz, lossDb, receiverNoiseDb, preamplifier } = chain;
+  const outside = externalNoise(frequencyHz, chain);
   const behind = fromDb(lossDb + receiverNoiseDb) - 1;
   const own = preamplifier
     ? fromDb(preamplifier.noiseFigureDb) - 1 + behind / fromDb(preamplifier.gainDb)

@@ -1,3 +1,4 @@
+export { listed } from './steps/words.js';
 export {
   assemblyDrills,
   assemblyQuestion,

@@ -53,7 +53,7 @@ export function judgePowerSteps(
     if (lossDb !== undefined && first.lossDb !== undefined && lossDb > first.lossDb + LOSS_RISE_DB)
       return {
         verdict: 'fail',
-        why: `At ${watts(step.forwardW)} it loses ${(lossDb - first.lossDb).toFixed(1)} dB more than at ${watts(low.forwardW)}: something heats. Feel along the run with the key up.`,
+        why: `At ${watts(step.forwardW)} it loses ${(lossDb - first.lossDb).toFixed(1)} dB more than at ${watts(low.forwardW)}: something heats. Stop transmitting, microphone off, then touch each connector: the warm one is the place.`,
       };
   }
   const most = rising[rising.length - 1].forwardW;

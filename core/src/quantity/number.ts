@@ -64,10 +64,10 @@ export const settledMarks = (text: string, mark: DecimalMark): string =>
  */
 export function decimalMarkOf(numbers: readonly string[]): DecimalMark | undefined {
   const marks = new Set(
-    numbers.flatMap((text) => {
+    numbers.flatMap((text): DecimalMark[] => {
       const [, mark, decimals] = /^\s*[+-]?\d*([.,])(\d+)\s*$/.exec(text) ?? [];
       const told = decimals !== undefined && (decimals.length !== 3 || /^\s*[+-]?0*[.,]/.test(text));
-      return told ? [mark as DecimalMark] : [];
+      return told && (mark === '.' || mark === ',') ? [mark] : [];
     }),
   );
   return marks.size === 1 ? [...marks][0] : undefined;

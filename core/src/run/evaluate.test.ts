@@ -30,7 +30,7 @@ describe('the sheet of a run', () => {
       expect(joints[k].atM).toBeCloseTo(fromM, 12);
       expect(joints[k + 1].atM).toBeCloseTo(toM, 12);
     });
-    expect(joints.map(({ zone }) => zone)).toEqual(['dry', 'outdoor', 'outdoor', 'outdoor']);
+    expect(joints.map(({ zone }) => zone)).toEqual(['dry', 'dry', 'outdoor', 'outdoor']);
   });
 
   it('a run of no pieces is the two ports meeting', () => {

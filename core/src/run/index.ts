@@ -4,7 +4,14 @@ export { cableChoice } from './advise/cableChoice.js';
 export type { CableChoice, CableMark, CableRow } from './advise/cableChoice.js';
 export { antennaLoad } from './wave/antennaLoad.js';
 export { applyChange, freshId, type Change } from './design/change.js';
-export { DESIGN_SCHEMA, MAX_BANDS, MAX_LEGS, MAX_LOAD_POINTS, MAX_PIECES } from './design/design.js';
+export {
+  DESIGN_SCHEMA,
+  housingKinds,
+  MAX_BANDS,
+  MAX_LEGS,
+  MAX_LOAD_POINTS,
+  MAX_PIECES,
+} from './design/design.js';
 export type {
   AdapterPiece,
   AntennaPort,
@@ -12,6 +19,7 @@ export type {
   Assembly,
   Band,
   Design,
+  Housing,
   Leg,
   MeasuredLoad,
   Piece,
@@ -22,7 +30,9 @@ export type {
   Spot,
 } from './design/design.js';
 export type { AnyPiece, End, Target } from './design/design.js';
+export { signOffProblem } from './stages/index.js';
 export { evaluate, type RunState, type Sheet } from './evaluate.js';
+export { duties, dutyIdOf, type DutyId } from './design/duty.js';
 export { putMatch } from './edit/putMatch.js';
 export { referenceOhmOf } from './design/reference.js';
 export { insertPiece, type Insertable } from './edit/insert.js';

@@ -37,10 +37,11 @@ export interface Wrap {
   instructions: string[];
 }
 
-export type Exposure = 'sheltered' | 'outdoor' | 'buried' | 'salt' | 'ice';
+/** Where tape seals a joint; in the ground it does not. */
+export type TapedExposure = 'sheltered' | 'outdoor' | 'salt' | 'ice';
 
 /** Rubber passes by exposure: one sheltered, two as standard, three for ice and salt. Common practice, no source. */
-export const passesFor: Record<Exposure, number> = { sheltered: 1, outdoor: 2, buried: 2, salt: 3, ice: 3 };
+export const passesFor: Record<TapedExposure, number> = { sheltered: 1, outdoor: 2, salt: 3, ice: 3 };
 
 /**
  * Turns and unstretched tape of one half-lap pass over a stepped profile.
@@ -81,7 +82,7 @@ const VINYL_STRETCH = 1.05;
 export function wrapJoint(
   joint: readonly ProfileStep[],
   jackets: { lowerM: number; upperM: number },
-  exposure: Exposure,
+  exposure: TapedExposure,
   school: TapeStretch,
 ): Wrap {
   const stretch = stretchOf[school];
@@ -132,15 +133,26 @@ export function wrapJoint(
 const widest = (profile: readonly ProfileStep[]): number =>
   Math.max(...profile.map(({ diameterM }) => diameterM));
 
-function instructions(exposure: Exposure, school: TapeStretch): string[] {
-  const passes =
-    { 1: 'One pass up.', 2: 'Two passes: up and back.', 3: 'Three passes: up, back and up.' }[
-      passesFor[exposure]
-    ] ?? '';
+/** The last pass of every layer runs upwards, so that laps shed water. Common practice, no source. */
+const passWords: Record<number, string> = {
+  1: 'One pass, from the lower jacket up.',
+  2: 'Two passes: begin at the top, go down, and come back up, so that the last one sheds water.',
+  3: 'Three passes: up, down and up again, so that the last one sheds water.',
+};
+
+function instructions(exposure: TapedExposure, school: TapeStretch): string[] {
   return [
-    'Joint tight, clean and dry; a thin film of silicone grease on the threads only. Never wrap a wet or frozen joint.',
-    `Rubber: start on the lower jacket, work upwards, half lap, stretched ${school === 'hard' ? 'hard, to 1.8 times' : 'a little, to 1.3 times'}. ${passes}`,
-    'Sun layer: vinyl over all of it, past both ends, ending upwards; the last turn without tension.',
+    'Joint tight, clean and dry; a thin film of silicone grease on the threads only. Never tape a wet or frozen joint.',
+    `Rubber: half lap, stretched ${school === 'hard' ? 'hard, to 1.8 times' : 'a little, to 1.3 times'}. ${passWords[passesFor[exposure]]}`,
+    'UV layer: vinyl over all of it, past both ends, the last pass upwards; its last turn without tension.',
     'A UV-stable tie over the tape’s end, and a drip loop below the joint.',
+    ...(exposure === 'salt'
+      ? [
+          'In salt: rinse with fresh water and dry before the first layer; gold or silver parts and tinned braid only; look again in six months.',
+        ]
+      : []),
+    ...(exposure === 'ice'
+      ? ['In ice: dress the run so that ice slides past the joint and does not hang on it.']
+      : []),
   ];
 }

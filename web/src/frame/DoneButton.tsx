@@ -9,16 +9,18 @@ export function DoneButton({
   fact,
   label,
   done,
+  disabled = false,
 }: {
   fact: FactBody;
   label: string;
   done: string;
+  disabled?: boolean;
 }): ReactNode {
   const { facts, writer } = useOpenRun();
   const known = factAbout(facts, fact.kind, aboutOf(fact));
   if (!known) {
     return (
-      <button className="button button-copper" onClick={() => writer.add(fact)}>
+      <button className="button button-copper" disabled={disabled} onClick={() => writer.add(fact)}>
         {label}
       </button>
     );

@@ -59,10 +59,7 @@ const Context = createContext<Preferences | undefined>(undefined);
 
 export function PreferencesProvider({ children }: { children: ReactNode }): ReactNode {
   const [stored, setStored] = useState(load);
-  const set = useCallback<Preferences['set']>(
-    (change) => setStored((now) => ({ ...now, ...change }) as Stored),
-    [],
-  );
+  const set = useCallback<Preferences['set']>((change) => setStored((now) => ({ ...now, ...change })), []);
   useEffect(() => {
     localStorage.setItem(KEY, JSON.stringify(stored));
     document.documentElement.dataset.theme = stored.theme;

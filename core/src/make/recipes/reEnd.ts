@@ -18,7 +18,7 @@ const disconnect: Step = {
   looksRight: ['both ends in the open', 'note on the radio'],
   feelsRight: ['both ends in your hands'],
   goesWrong: ['a transmitter keyed by somebody else burns the hand that holds the end'],
-  caution: 'Never cut into a cable whose other end is on a radio; storm in sight: leave it alone.',
+  caution: 'Unplug both ends before you cut. A storm in sight: leave it alone.',
 };
 
 const cutBack = ({ small, gauge }: RecipeInput): Step => ({

@@ -1,5 +1,6 @@
 import type { PhaseTolerance } from '../../cut/index.js';
 import type { FaceCode } from '../../catalog/index.js';
+import type { Listening } from '../../line/index.js';
 import type { LegKind, Zone } from '../../route/index.js';
 
 /** The document people edit: one run from an equipment port to an antenna port. SI units. */
@@ -24,7 +25,7 @@ export interface Preamplifier {
 }
 
 /** What the run is for. */
-export interface Service {
+export interface Service extends Listening {
   bands: Band[];
   /** *Forward* power: the transmitter's rating into a matched load, W; 0 for receive only. */
   powerW: number;
@@ -150,6 +151,14 @@ export interface Leg {
   bendRadiusMm?: number;
 }
 
+/** What protects a joint which is under ground: tape never does. */
+export const housingKinds = ['pit', 'box', 'splice'] as const;
+export interface Housing {
+  /** The joint’s id. */
+  joint: string;
+  kind: (typeof housingKinds)[number];
+}
+
 export interface Design {
   schema: string;
   name: string;
@@ -158,4 +167,6 @@ export interface Design {
   antenna: AntennaPort;
   pieces: AnyPiece[];
   legs: Leg[];
+  /** Of joints which lie in the ground. */
+  housings?: Housing[];
 }

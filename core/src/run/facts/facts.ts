@@ -37,6 +37,10 @@ export const isCut = (facts: Facts, pieceId: string): boolean =>
   endIdsOf(pieceId).every((id) => isEndMade(facts, id)) ||
   newest(about(facts, ['cut', 'not cut'], pieceId))?.kind === 'cut';
 
+/** Is this joint sealed, by itself or under the wrap of a neighbour? */
+export const isSealed = (facts: Facts, jointId: string): boolean =>
+  factsOf(facts, 'sealed').some((one) => one.jointId === jointId || one.with?.includes(jointId));
+
 /** The newest fact of a kind about something, when there is one. */
 export const factAbout = (facts: Facts, kind: FactKindId, what = ''): Fact | undefined =>
   newest(about(facts, [kind], what));

@@ -6,6 +6,8 @@ export interface Sealed {
   jointId: string;
   /** Passes of rubber that went on. */
   passes?: number;
+  /** Other joints under the same wrap. */
+  with?: string[];
 }
 
 export const sealed: FactKind<Sealed> = {

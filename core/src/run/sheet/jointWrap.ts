@@ -1,6 +1,8 @@
 import { entry, seriesById, styleById, type Catalog, type Face } from '../../catalog/index.js';
 import { isExposed } from '../../route/index.js';
-import { wrapJoint, type ProfileStep, type Wrap } from '../../seal/index.js';
+import { barePairInstructions, buriedInstructions, wrapJoint, type ProfileStep } from '../../seal/index.js';
+import type { Housing } from '../design/design.js';
+import type { WrapSheet } from './sheet.js';
 import type { PlacedJoint, PlacedPiece } from '../wave/layout.js';
 import type { Practice } from '../../practice/index.js';
 
@@ -42,23 +44,80 @@ function sideSteps(
   ];
 }
 
-/** The stepped profile of a joint, lower (radio) side first; runs go up to their antenna. */
-export function jointProfile(
-  { left, right, leftPiece, rightPiece }: PlacedJoint,
-  catalog: Catalog,
-): ProfileStep[] {
-  return [
-    ...sideSteps(left, 'b', leftPiece, catalog),
-    ...sideSteps(right, 'a', rightPiece, catalog).reverse(),
-  ];
+/** The body of what stands between two joints under one wrap. */
+const bodyStep = ({ faces, fromM, toM, name }: PlacedPiece): ProfileStep => ({
+  name,
+  lengthM: (toM - fromM) * BODY_SHARE,
+  diameterM: Math.max(...faces.map(({ series }) => seriesById[series].jackBodyMm)) / 1000,
+});
+/** Of a rigid piece the rest lies under the nuts of its neighbours. Common practice, no source. */
+const BODY_SHARE = 0.3;
+
+/** The stepped profile of joints under one wrap, lower (radio) side first; runs go up to their antenna. */
+export const jointProfile = (group: readonly PlacedJoint[], catalog: Catalog): ProfileStep[] =>
+  group.flatMap(({ left, right, leftPiece, rightPiece }, k) => [
+    ...sideSteps(left, 'b', k === 0 ? leftPiece : undefined, catalog),
+    ...sideSteps(right, 'a', k === group.length - 1 ? rightPiece : undefined, catalog).reverse(),
+    ...(k < group.length - 1 && rightPiece ? [bodyStep(rightPiece)] : []),
+  ]);
+
+/** Two joints nearer to each other than this are one object under the tape, m. Common practice, no source. */
+const ONE_WRAP_M = 0.15;
+
+/**
+ * The exposed joints, those under one wrap together: a barrel with both its joints is one object. An arrester is not, when its tube must stay
+ * reachable, nor is what lies in the ground or in different zones.
+ */
+export function wrapGroups(joints: readonly PlacedJoint[], catalog: Catalog): PlacedJoint[][] {
+  const groups: PlacedJoint[][] = [];
+  for (const joint of joints.filter(({ zone }) => isExposed(zone))) {
+    const group = groups.at(-1);
+    const before = group?.at(-1);
+    if (group && before && isOneWrap(before, joint, catalog)) group.push(joint);
+    else groups.push([joint]);
+  }
+  return groups;
 }
 
-/** The wrap of an exposed joint; nothing for a dry one. */
-export function jointWrap(joint: PlacedJoint, catalog: Catalog, practice: Practice): Wrap | undefined {
-  if (!isExposed(joint.zone)) return undefined;
+function isOneWrap(before: PlacedJoint, joint: PlacedJoint, catalog: Catalog): boolean {
+  const between = joint.leftPiece?.piece;
+  if (!between || between.id !== before.rightPiece?.piece.id || between.kind === 'assembly') return false;
+  const opens = between.kind === 'arrester' && entry(catalog.arresters, between.arrester).tubeChangeable;
+  return (
+    !opens && joint.zone === before.zone && joint.zone !== 'buried' && joint.atM - before.atM < ONE_WRAP_M
+  );
+}
+
+const isBarePair = ({ left, right }: PlacedJoint): boolean =>
+  left.series === 'pair' || right.series === 'pair';
+
+/** How joints under one wrap are closed: with layers of tape, or as tape cannot. */
+export function jointSeal(
+  group: readonly [PlacedJoint, ...PlacedJoint[]],
+  catalog: Catalog,
+  practice: Practice,
+  housing: Housing['kind'] | undefined,
+): Pick<WrapSheet, 'wrap' | 'instructions'> {
+  const [first] = group;
+  const last = group[group.length - 1];
+  const { zone } = first;
+  if (zone === 'buried') return { wrap: undefined, instructions: buriedInstructions(housing) };
+  if (!isExposed(zone) || isBarePair(first)) return { wrap: undefined, instructions: barePairInstructions };
   const jackets = {
-    lowerM: behindM(joint.left, joint.leftPiece, catalog),
-    upperM: behindM(joint.right, joint.rightPiece, catalog),
+    lowerM: behindM(first.left, first.leftPiece, catalog),
+    upperM: behindM(last.right, last.rightPiece, catalog),
   };
-  return wrapJoint(jointProfile(joint, catalog), jackets, joint.zone, practice.tapeStretch);
+  const wrap = wrapJoint(jointProfile(group, catalog), jackets, zone, practice.tapeStretch);
+  const [tube] = group.flatMap(({ leftPiece, rightPiece }) =>
+    [leftPiece, rightPiece].filter((placed) => placed?.piece.kind === 'arrester'),
+  );
+  return {
+    wrap,
+    instructions: tube
+      ? [
+          ...wrap.instructions,
+          'Keep off the cap of the arrester’s tube and off its drain hole: they must stay reachable and open.',
+        ]
+      : wrap.instructions,
+  };
 }

@@ -7,7 +7,7 @@ import type { Expectation, ReadingJudgement } from '../../prove/index.js';
 import type { Figure } from '../../quantity/index.js';
 import type { RouteLength, Zone } from '../../route/index.js';
 import type { ProfileStep, Wrap } from '../../seal/index.js';
-import type { AnyPiece } from '../design/design.js';
+import type { AnyPiece, Housing } from '../design/design.js';
 import type { EndSide } from '../design/ids.js';
 import type { FactOf } from '../facts/kinds.js';
 import type { Reception } from '../wave/reception.js';
@@ -84,13 +84,22 @@ export interface ProofSheet {
   expectations: (Expectation & { reading?: FactOf<'reading'>; judgement?: ReadingJudgement })[];
 }
 
+/** One object to seal: a joint, or several too close together to be wrapped apart. */
 export interface WrapSheet {
+  /** Of the first joint: what a fact is written about. */
   jointId: string;
-  number: number;
+  /** Every joint under it. */
+  jointIds: string[];
+  /** `J2`, `J2 and J3`. */
+  name: string;
   between: [string, string];
-  zone: Zone;
+  zone: Exclude<Zone, 'dry'>;
   profile: ProfileStep[];
-  wrap: Wrap;
+  /** Layers of tape; none where tape does not seal: in the ground, over a bare pair. */
+  wrap: Wrap | undefined;
+  instructions: string[];
+  /** What a joint in the ground is in, when that is settled. */
+  housing: Housing['kind'] | undefined;
   sealed: boolean;
 }
 

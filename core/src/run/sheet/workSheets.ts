@@ -1,14 +1,14 @@
 import { entry, type Catalog } from '../../catalog/index.js';
 import { cutSheet } from '../../cut/index.js';
-import { stripGauge } from '../../make/index.js';
+import { listed, stripGauge } from '../../make/index.js';
 import { expectations, judge } from '../../prove/index.js';
 import { isExposed, zoneAt, type ZoneSpan } from '../../route/index.js';
-import type { Assembly } from '../design/design.js';
+import type { Assembly, Housing } from '../design/design.js';
 import { endId, endSides, otherSide } from '../design/ids.js';
-import { factAbout, factsOf, isCut, isEndMade, latestReading } from '../facts/facts.js';
+import { factsOf, isCut, isEndMade, isSealed, latestReading } from '../facts/facts.js';
 import type { Facts } from '../facts/kinds.js';
 import { readingValue } from '../facts/reading.js';
-import { jointProfile, jointWrap } from './jointWrap.js';
+import { jointProfile, jointSeal, wrapGroups } from './jointWrap.js';
 import type { Layout } from '../wave/layout.js';
 import type { Practice } from '../../practice/index.js';
 import type { EndSheet, ProofSheet, SheetBody, WrapSheet } from './sheet.js';
@@ -101,20 +101,28 @@ export function proofSheets(
   }));
 }
 
-export function wrapSheets(layout: Layout, catalog: Catalog, facts: Facts, practice: Practice): WrapSheet[] {
-  return layout.joints.flatMap((joint) => {
-    const wrap = jointWrap(joint, catalog, practice);
-    if (!wrap) return [];
-    const between: [string, string] = [joint.leftPiece?.name ?? 'radio', joint.rightPiece?.name ?? 'antenna'];
+export function wrapSheets(
+  { joints }: Layout,
+  catalog: Catalog,
+  { facts, practice, housings }: { facts: Facts; practice: Practice; housings: readonly Housing[] },
+): WrapSheet[] {
+  return wrapGroups(joints, catalog).flatMap(([first, ...rest]): WrapSheet[] => {
+    const { zone, id } = first;
+    if (!isExposed(zone)) return [];
+    const group = [first, ...rest] as const;
+    const last = group[group.length - 1];
+    const housing = housings.find(({ joint }) => joint === id)?.kind;
     return [
       {
-        jointId: joint.id,
-        number: joint.number,
-        between,
-        zone: joint.zone,
-        profile: jointProfile(joint, catalog),
-        wrap,
-        sealed: factAbout(facts, 'sealed', joint.id) !== undefined,
+        jointId: id,
+        jointIds: group.map((joint) => joint.id),
+        name: listed(group.map(({ number }) => `J${number}`)),
+        between: [first.leftPiece?.name ?? 'radio', last.rightPiece?.name ?? 'antenna'],
+        zone,
+        profile: jointProfile(group, catalog),
+        ...jointSeal(group, catalog, practice, housing),
+        housing,
+        sealed: group.every((joint) => isSealed(facts, joint.id)),
       },
     ];
   });

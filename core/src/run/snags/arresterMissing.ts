@@ -1,17 +1,18 @@
 import { entry, faceCode, faceOf, opposite, type Arrester } from '../../catalog/index.js';
 import { mate } from '../../fit/index.js';
-import { entryM } from '../../route/index.js';
+import { entryM, isOutdoors } from '../../route/index.js';
 import { partFor } from '../edit/betterCables.js';
 import { freshId } from '../design/change.js';
 import type { ArresterPiece, Assembly } from '../design/design.js';
 import type { Remedy } from '../design/remedy.js';
-import type { SnagContext, SnagRule } from './snag.js';
+import type { Finding, SnagContext, SnagRule } from './snag.js';
 
 /** An outdoor run without an arrester at the entry. Handbook practice; local code and a licensed electrician decide. */
 export const arresterMissing: SnagRule = (context) => {
   const { design, layout, route } = context;
+  if (design.pieces.some(({ kind }) => kind === 'arrester')) return [];
   const outM = entryM(route.spans);
-  if (outM === undefined || design.pieces.some(({ kind }) => kind === 'arrester')) return [];
+  if (outM === undefined) return startsOutdoors(context);
   return [
     {
       rule: 'arrester-missing',
@@ -36,6 +37,33 @@ export const arresterMissing: SnagRule = (context) => {
     },
   ];
 };
+
+/** A run which starts outdoors (a cabinet, a set at the mast head) has no wall to come in by, and the surge all the same. */
+function startsOutdoors({ route }: SnagContext): Finding[] {
+  const [first] = route.spans;
+  if (route.spans.length === 0 || !isOutdoors(first.zone)) return [];
+  return [
+    {
+      rule: 'arrester-missing',
+      of: 'run',
+      level: 'caution',
+      stage: 'ground',
+      at: 'radio',
+      distanceM: 0,
+      what: 'No arrester where the run starts outdoors',
+      why: 'It is outdoors from 0 m on: the cabinet or set at its start needs an arrester and its ground too.',
+      remedies: [
+        {
+          title: 'See what the arrester must hold',
+          detail: 'tube, direct current, where it goes',
+          changes: [],
+          open: 'ground',
+        },
+      ],
+      source: 'common practice, no source; local electrical code decides',
+    },
+  ];
+}
 
 const ohmOf = ({ faces: [face] }: Arrester): number | null => faceOf(face).impedanceOhm;
 

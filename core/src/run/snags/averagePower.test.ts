@@ -16,7 +16,12 @@ describe('averagePower', () => {
   // Average power of a connector falls as 1/√f (common practice, no source): SMA is for tens of watts at UHF.
   it('200 W of carrier through SMA at 1.3 GHz stops, and less power mends it', () => {
     const hot = aRun({
-      service: { bands: [{ name: '23 cm', lowHz: 1.29e9, highHz: 1.3e9 }], powerW: 200, duty: 1, lossBudgetDb: 20 },
+      service: {
+        bands: [{ name: '23 cm', lowHz: 1.29e9, highHz: 1.3e9 }],
+        powerW: 200,
+        duty: 1,
+        lossBudgetDb: 20,
+      },
       radio: { name: 'Amplifier', face: 'sma-jack', handheld: false },
       pieces: [cable({ cable: 'rg142', a: { part: 'sma-plug-crimp-5mm' }, b: { part: 'n-plug-crimp-5mm' } })],
     });

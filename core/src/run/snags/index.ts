@@ -4,6 +4,7 @@ import { arresterFit } from './arresterFit.js';
 import { arresterMissing } from './arresterMissing.js';
 import { averagePower } from './averagePower.js';
 import { bendRadius } from './bendRadius.js';
+import { buriedJoint } from './buriedJoint.js';
 import { cableFit } from './cableFit.js';
 import { cheaperCable } from './cheaperCable.js';
 import { toolNotOwned } from './toolNotOwned.js';
@@ -45,6 +46,7 @@ export const snagRules: SnagRule[] = [
   handheldPort,
   adapterStack,
   wornPort,
+  buriedJoint,
   unsealedJoint,
 ];
 

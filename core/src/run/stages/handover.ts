@@ -1,5 +1,7 @@
 import { factAbout } from '../facts/facts.js';
-import type { StageRule } from './stage.js';
+import { fail, type Problem } from '../../quantity/index.js';
+import type { SheetBody } from '../sheet/sheet.js';
+import type { Stage, StageRule } from './stage.js';
 
 /** Signed off, with its record. */
 export const handover: StageRule = {
@@ -15,3 +17,43 @@ export const handover: StageRule = {
   },
   headline: ({ headline }) => headline,
 };
+
+/** A reason says something: fewer letters say nothing. */
+const LEAST_REASON = 4;
+
+/**
+ * What keeps a run from being handed over: a stop always, open stages and a missing name until somebody gives a reason.
+ *
+ * @returns nothing when it may be signed off
+ */
+export function signOffProblem(
+  { snags, stages }: Pick<SheetBody, 'snags'> & { stages: readonly Stage[] },
+  { by, reason = '' }: { by: string; reason?: string },
+): Problem | undefined {
+  const stop = snags.find(({ level }) => level === 'stop') ?? stages.find(({ state }) => state === 'snags');
+  if (stop) {
+    const what = 'what' in stop ? stop.what : `${stop.name}: ${stop.detail}`;
+    return fail(
+      'handover.stop',
+      `A stop stands against this run: ${what}.`,
+      stop.at ?? 'run',
+      'Mend it first; a run with a stop is not handed over.',
+    ).problem;
+  }
+  if (by.trim() === '')
+    return fail(
+      'handover.unsigned',
+      'Nobody has signed.',
+      'by',
+      'Enter the name of whoever hands the run over.',
+    ).problem;
+  const open = stages.filter(({ id, state }) => id !== 'handover' && state !== 'done');
+  if (open.length > 0 && reason.trim().length < LEAST_REASON)
+    return fail(
+      'handover.open',
+      `${open.length} ${open.length === 1 ? 'stage is' : 'stages are'} still open: ${open.map(({ name }) => name.toLowerCase()).join(', ')}.`,
+      'reason',
+      'Finish them, or give the reason why it is handed over so.',
+    ).problem;
+  return undefined;
+}

@@ -49,4 +49,5 @@ export function stageHeadline(id: StageId, body: SheetBody, design: Design, unit
   return rule.headline(body, design, units);
 }
 
+export { signOffProblem } from './handover.js';
 export type { Stage, StageState } from './stage.js';

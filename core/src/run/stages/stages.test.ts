@@ -4,7 +4,7 @@ import type { Design } from '../design/design.js';
 import type { StageId } from '../design/stageId.js';
 import { noFacts } from '../facts/facts.js';
 import type { Facts } from '../facts/kinds.js';
-import { stageHeadline, stages, type Stage } from './index.js';
+import { signOffProblem, stageHeadline, stages, type Stage } from './index.js';
 
 const stage = (id: StageId, design: Design, facts: Facts = noFacts): Stage => {
   const found = sheetOf(design, facts).stages.find((one) => one.id === id);
@@ -107,12 +107,32 @@ describe('ground', () => {
       state: 'not started',
       detail: 'no arrester',
     }));
+  // Not known is not done.
+  it('without legs nothing is known, and neither ground nor seal is done', () => {
+    for (const id of ['ground', 'seal'] as const) {
+      expect(stage(id, aRun({ legs: [] }))).toMatchObject({
+        state: 'not started',
+        detail: 'route not known',
+      });
+      expect(answer(id, aRun({ legs: [] }))).toMatch(/^No route yet/);
+    }
+  });
+  it('a run which stays indoors has no entry to protect', () =>
+    expect(stage('ground', aRun())).toMatchObject({ state: 'done', detail: 'stays indoors' }));
+  it('a cabinet or mast-head start needs its arrester too', () => {
+    const cabinet = aRun({ legs: [{ ...aRun().legs[0], zone: 'outdoor' }] });
+    expect(stage('ground', cabinet)).toMatchObject({
+      state: 'not started',
+      detail: 'starts outdoors, no arrester',
+    });
+    expect(sheetOf(cabinet).snags.find(({ rule }) => rule === 'arrester-missing')?.level).toBe('caution');
+  });
   it('is done when the arrester is grounded', () => {
     expect(stage('ground', anOutdoorRun()).state).toBe('in work');
     expect(stage('ground', anOutdoorRun(), [fact({ kind: 'grounded' })]).state).toBe('done');
   });
   it('says which tube, and which is fitted', () =>
-    expect(answer('ground', anOutdoorRun())).toMatch(/^This run takes a \d+ V tube; 150 V is fitted$/));
+    expect(answer('ground', anOutdoorRun())).toMatch(/^Fit a \d+ V tube; 150 V is fitted$/));
   it('a receive run needs no more than the lowest', () =>
     expect(answer('ground', anOutdoorRun({ service: { powerW: 0 } }))).toContain('lowest tube'));
 });
@@ -133,6 +153,18 @@ describe('seal', () => {
 describe('hand over', () => {
   it('waits for the others and says how many', () =>
     expect(stage('handover', aRun())).toMatchObject({ state: 'not started', detail: '4 stages to go' }));
+  it('a stop refuses, a missing name and open stages ask', () => {
+    const problem = (design: Design, by: string, reason?: string, facts: Facts = noFacts) =>
+      signOffProblem(sheetOf(design, facts), { by, ...(reason === undefined ? {} : { reason }) })?.code;
+    const stopped = aRun({ pieces: [cable({ a: { part: 'uhf-plug-crimp-10mm' } })] });
+    expect(problem(stopped, 'Wenna', 'the customer waits')).toBe('handover.stop');
+    const failed = [fact({ kind: 'reading', pieceId: 'main', expectation: 'loop', value: 500 })];
+    expect(problem(aRun(), 'Wenna', 'the customer waits', failed)).toBe('handover.stop');
+    expect(problem(aRun(), ' ', 'the customer waits')).toBe('handover.unsigned');
+    expect(problem(aRun(), 'Wenna')).toBe('handover.open');
+    expect(problem(aRun(), 'Wenna', '  ok ')).toBe('handover.open');
+    expect(problem(aRun(), 'Wenna', 'sealed tomorrow, when it is dry')).toBeUndefined();
+  });
   it('is done once it is signed', () =>
     expect(stage('handover', aRun(), [fact({ kind: 'handed over' })]).state).toBe('done'));
 });

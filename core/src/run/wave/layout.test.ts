@@ -2,9 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { catalog, faceName } from '../../catalog/index.js';
 import { jointElements, sweep } from '../../line/index.js';
 import { anOutdoorRun, aRun, cable } from '../aRun.fixture.js';
-import { jointProfile, jointWrap } from '../sheet/jointWrap.js';
 import { facesOf, layOut } from './layout.js';
-import { defaultPractice } from '../../practice/index.js';
+import { routeLength } from '../../route/index.js';
 
 const laidOut = (design = aRun()) => layOut(design, catalog, []);
 
@@ -59,28 +58,8 @@ describe('a joint alone in a matched line', () => {
   });
 });
 
-describe('the profile of a joint', () => {
-  const [, , , top] = laidOut(anOutdoorRun()).joints;
-
-  it('goes from the cable’s ferrule over the nut to the port', () => {
-    expect(jointProfile(top, catalog).map(({ name }) => name)).toEqual([
-      'ferrule',
-      'N coupling nut',
-      'N jack body',
-    ]);
-  });
-
-  it('is wrapped by its zone, and not at all when dry', () => {
-    expect(jointWrap({ ...top, zone: 'dry' }, catalog, defaultPractice)).toBeUndefined();
-    const passes = (['sheltered', 'outdoor', 'ice'] as const).map(
-      (zone) => jointWrap({ ...top, zone }, catalog, defaultPractice)?.rubberPasses,
-    );
-    expect(passes).toEqual([1, 2, 3]);
-  });
-
-  it('takes less tape stretched hard', () => {
-    const tape = (tapeStretch: 'a little' | 'hard'): number =>
-      jointWrap({ ...top, zone: 'outdoor' }, catalog, { ...defaultPractice, tapeStretch })?.rubber.value ?? 0;
-    expect(tape('hard')).toBeLessThan(tape('a little'));
-  });
-});
+// An entry plate is dry inside (handbook of the trade): of an arrester at the entry only the outer side is in the weather.
+it('an arrester at the entry has a dry and a wet side', () =>
+  expect(
+    layOut(anOutdoorRun(), catalog, routeLength(anOutdoorRun().legs, 0).spans).joints.map(({ zone }) => zone),
+  ).toEqual(['dry', 'dry', 'outdoor', 'outdoor']));

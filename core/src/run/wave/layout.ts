@@ -9,7 +9,7 @@ import {
   type Element,
   type PlacedElement,
 } from '../../line/index.js';
-import { zoneAt, type Zone, type ZoneSpan } from '../../route/index.js';
+import { entryM, zoneAt, type Zone, type ZoneSpan } from '../../route/index.js';
 import type { AnyPiece, Assembly, Design } from '../design/design.js';
 import { jointId } from '../design/ids.js';
 import { withFaults } from './faults.js';
@@ -106,7 +106,7 @@ export function layOut(design: Design, catalog: Catalog, zoneSpans: readonly Zon
       right,
       leftPiece,
       rightPiece,
-      zone: zoneAt(zoneSpans, atM),
+      zone: zoneOfJoint(zoneSpans, atM, leftPiece, rightPiece),
       mating: mate(left, right),
     });
   }
@@ -118,6 +118,31 @@ export function layOut(design: Design, catalog: Catalog, zoneSpans: readonly Zon
     if (pieces[k]) elements.push(...pieceElements(pieces[k], warm));
   }
   return { pieces, joints, totalM: at, elements };
+}
+
+/** A rigid piece so near to where the run comes in is in the wall or on the plate, m. */
+const AT_ENTRY_M = 0.5;
+
+/** The zone a joint is in: a plate or arrester at the entry is dry on its inner side, and in the weather on its outer one. */
+function zoneOfJoint(
+  spans: readonly ZoneSpan[],
+  atM: number,
+  leftPiece: PlacedPiece | undefined,
+  rightPiece: PlacedPiece | undefined,
+): Zone {
+  const outM = entryM(spans);
+  if (outM === undefined) return zoneAt(spans, atM);
+  const isPlate = (placed: PlacedPiece | undefined): boolean =>
+    placed !== undefined &&
+    placed.piece.kind !== 'assembly' &&
+    placed.fromM <= outM + AT_ENTRY_M &&
+    placed.toM >= outM - AT_ENTRY_M;
+  if (isPlate(rightPiece) && !isPlate(leftPiece)) return zoneAt(spans, Math.min(atM, outM - 1e-6));
+  // From a dry room the plate’s outer side is in the open; in an entry box it stays where it is drawn, as it does before a duct.
+  const [inner, outer] = [zoneAt(spans, outM - 1e-6), zoneAt(spans, outM)];
+  if (isPlate(leftPiece) && !isPlate(rightPiece) && inner === 'dry' && outer !== 'buried')
+    return zoneAt(spans, Math.max(atM, outM));
+  return zoneAt(spans, atM);
 }
 
 /** What stands between a piece's two faces. */

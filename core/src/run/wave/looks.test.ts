@@ -39,8 +39,8 @@ describe('where a run is looked at', () => {
     // 600 pF in series: 76 ohm of reactance at 3.5 MHz, 37 at 7.2 MHz; the standing wave is on the lower band.
     const series = { ohm: 50, henry: 0, farad: 600e-12 };
     const peak = (only: typeof bands): number =>
-      sheetOf(aRun({ service: { bands: only, powerW: 400 }, antenna: { ...antenna, series } })).figures.peakVoltage
-        .value;
+      sheetOf(aRun({ service: { bands: only, powerW: 400 }, antenna: { ...antenna, series } })).figures
+        .peakVoltage.value;
     expect(peak(bands)).toBeCloseTo(peak([bands[0]]), 6);
     expect(peak(bands)).toBeGreaterThan(peak([bands[1]]) * 1.05);
   });

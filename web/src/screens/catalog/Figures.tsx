@@ -9,6 +9,7 @@ import {
   formatLength,
   partsFor,
   seriesOf,
+  type Cable,
   type ShopEntry,
 } from '@kobran/core';
 import type { ReactNode } from 'react';
@@ -30,36 +31,8 @@ export function Figures({ entry }: { entry: ShopEntry }): ReactNode {
         ? `${value} mm`
         : formatLength(value / 1000, { system: units, small: true, fraction: 32 });
   switch (entry.kind) {
-    case 'cable': {
-      const cable = entry.data;
-      return (
-        <Rows
-          rows={[
-            ['Impedance', `${cable.impedanceOhm} ohm`],
-            ['Velocity factor', `${cable.velocityFactor} ± ${percent(velocityToleranceOf(cable))}`],
-            ...[30e6, 150e6, 450e6, 1e9].map((hz): [string, string] => [
-              `Loss per 100 m at ${formatFrequency(hz)}`,
-              formatDecibels(attenuationDbPer100M(cable, hz)),
-            ]),
-            ['These are good to', `± ${percent(lossToleranceOf(cable))}, at 20 °C`],
-            ['Highest voltage', `${cable.peakRfV} V peak at radio frequency`],
-            ['Bend radius', `${mm(cable.bendOnceMm)} once, ${mm(cable.bendRepeatedMm)} flexed`],
-            [
-              'Jacket',
-              `${cable.jacket}, to ${cable.maxJacketC} °C${cable.uvResistant ? ', bears the sun' : ''}`,
-            ],
-            ['Direct burial', cable.directBurial],
-            ['In a duct with water', cable.wetDuct ?? 'not known'],
-            ['Stands salt', cable.salt ?? 'not known'],
-            ['Highest pull', cable.pullN === undefined ? 'not known' : `${cable.pullN} N`],
-            ['Mass', `${cable.massKgPerKm} kg per km`],
-            ['Price', cable.costPerM === undefined ? 'not known' : `${cable.costPerM} per m`],
-            ['Connectors which fit', partsFor(cable, catalog.parts.values()).length],
-            ['Source', cable.source],
-          ]}
-        />
-      );
-    }
+    case 'cable':
+      return <CableFigures cable={entry.data} mm={mm} />;
     case 'part': {
       const part = entry.data;
       return (
@@ -129,5 +102,34 @@ function FaceLink({ code }: { code: string }): ReactNode {
     <Link className="mr-2 underline decoration-rule underline-offset-4" to={`/catalog/face/${code}`}>
       {faceInFull(faceOf(code))}
     </Link>
+  );
+}
+
+/** What a cable is good for, and how sure that is. */
+function CableFigures({ cable, mm }: { cable: Cable; mm: (value: number) => string }): ReactNode {
+  const { catalog } = useShop();
+  return (
+    <Rows
+      rows={[
+        ['Impedance', `${cable.impedanceOhm} ohm`],
+        ['Velocity factor', `${cable.velocityFactor} ± ${percent(velocityToleranceOf(cable))}`],
+        ...[30e6, 150e6, 450e6, 1e9].map((hz): [string, string] => [
+          `Loss per 100 m at ${formatFrequency(hz)}`,
+          formatDecibels(attenuationDbPer100M(cable, hz)),
+        ]),
+        ['These are good to', `± ${percent(lossToleranceOf(cable))}, at 20 °C`],
+        ['Highest voltage', `${cable.peakRfV} V peak at radio frequency`],
+        ['Bend radius', `${mm(cable.bendOnceMm)} once, ${mm(cable.bendRepeatedMm)} flexed`],
+        ['Jacket', `${cable.jacket}, to ${cable.maxJacketC} °C${cable.uvResistant ? ', bears the sun' : ''}`],
+        ['Direct burial', cable.directBurial],
+        ['In a duct with water', cable.wetDuct ?? 'not known'],
+        ['Stands salt', cable.salt ?? 'not known'],
+        ['Highest pull', cable.pullN === undefined ? 'not known' : `${cable.pullN} N`],
+        ['Mass', `${cable.massKgPerKm} kg per km`],
+        ['Price', cable.costPerM === undefined ? 'not known' : `${cable.costPerM} per m`],
+        ['Connectors which fit', partsFor(cable, catalog.parts.values()).length],
+        ['Source', cable.source],
+      ]}
+    />
   );
 }

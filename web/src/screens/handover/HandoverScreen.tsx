@@ -1,11 +1,12 @@
 import { pathOf, routes } from '@kobran/contract';
-import { aboutOf, counted, factText, readBatchEndId, type Facts } from '@kobran/core';
+import { aboutOf, counted, factText, readBatchEndId, signOffProblem, type Facts } from '@kobran/core';
 import { Download } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
 import { useWaitingCount } from '../../store/Device.js';
+import { usePreferences } from '../../ui/Preferences.js';
 import { SignedBy } from '../../ui/SignedBy.js';
 import { StagePage } from '../../ui/StagePage.js';
 import { StateMark } from '../../ui/StateMark.js';
@@ -60,19 +61,57 @@ export function HandoverScreen(): ReactNode {
         ))}
       </ul>
       <p className="mt-3">{counted(sheet.snags)} stand in the record.</p>
-      <div className="mt-4 flex flex-wrap items-end gap-3">
-        <div className="w-48">
-          <SignedBy />
-        </div>
-        <DoneButton
-          fact={{ kind: 'handed over', problems: counted(sheet.snags) }}
-          label="Sign off and hand over"
-          done="Handed over"
-        />
-      </div>
+      <SignOff open={open.length} />
       <Note />
       <Log facts={facts} names={names} />
     </StagePage>
+  );
+}
+
+/** Signing off: a stop refuses it, open stages ask for a reason, and somebody has to sign. */
+function SignOff({ open }: { open: number }): ReactNode {
+  const { sheet } = useOpenRun();
+  const { name } = usePreferences();
+  const [reason, setReason] = useState('');
+  const problem = signOffProblem(sheet, { by: name, reason });
+  const stopped = problem?.code === 'handover.stop';
+  return (
+    <section aria-label="Sign off" className="mt-4">
+      <div className="flex flex-wrap items-end gap-3">
+        <div className="w-48">
+          <SignedBy />
+        </div>
+        {open > 0 && !stopped && (
+          <div className="min-w-64 flex-1">
+            <label htmlFor="reason" className="mb-1 block text-sm text-muted">
+              Why it is handed over with {open} {open === 1 ? 'stage' : 'stages'} open
+            </label>
+            <input
+              id="reason"
+              className="field"
+              maxLength={500}
+              value={reason}
+              onChange={({ target }) => setReason(target.value)}
+            />
+          </div>
+        )}
+        <DoneButton
+          fact={{
+            kind: 'handed over',
+            problems: counted(sheet.snags),
+            ...(reason.trim() === '' ? {} : { reason: reason.trim() }),
+          }}
+          label="Sign off and hand over"
+          done="Handed over"
+          disabled={problem !== undefined}
+        />
+      </div>
+      {problem && (
+        <p className={`mt-2 ${stopped ? 'font-semibold text-stop' : 'text-muted'}`}>
+          {problem.message} {problem.remedy}
+        </p>
+      )}
+    </section>
   );
 }
 

@@ -92,12 +92,12 @@ function Power({ meters }: { meters: KnownInstrument }): ReactNode {
             )
           }
         >
-          Key and read
+          Transmit and read
         </button>
       </div>
       <div className="mt-2 text-sm">
         <Caution>
-          Into a dummy load, nobody’s hand on an open end. The key is up again after the reading.
+          Into a dummy load, nobody’s hand on a connector. It transmits while it reads, and stops by itself.
         </Caution>
       </div>
     </section>

@@ -34,7 +34,7 @@ function Facts({
   onFit: () => void;
 }): ReactNode {
   const { id, sheet } = useOpenRun();
-  const wrap = sheet.wraps.find(({ jointId }) => jointId === joint.id);
+  const wrap = sheet.wraps.find(({ jointIds }) => jointIds.includes(joint.id));
   const rows: [string, ReactNode][] = [
     ['Verdict', joint.mating.verdict],
     ['Tighten', joint.torque],
@@ -53,8 +53,10 @@ function Facts({
         <p className="mt-2">
           <Link className="underline underline-offset-4" to={`/runs/${id}/seal`}>
             {wrap.sealed
-              ? 'Wrapped'
-              : `Wrap: ${wrap.wrap.rubberPasses} ${wrap.wrap.rubberPasses === 1 ? 'pass' : 'passes'}`}
+              ? 'Sealed'
+              : wrap.wrap
+                ? `Seal: ${wrap.wrap.rubberPasses} ${wrap.wrap.rubberPasses === 1 ? 'pass' : 'passes'} of rubber`
+                : 'How it is sealed'}
           </Link>
         </p>
       )}

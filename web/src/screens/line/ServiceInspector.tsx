@@ -1,15 +1,21 @@
 import {
   MAX_BANDS,
+  fail,
+  noisePlaces,
+  parsePlainNumber,
   formatDecibels,
   parseCelsius,
   parseDecibels,
   USUAL_NOISE_FIGURE_DB,
   type Band,
+  type Result,
   type Service,
 } from '@kobran/core';
 import { Plus, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { DutyField } from '../../frame/DutyField.js';
 import { useOpenRun } from '../../store/RunContext.js';
+import { Choice } from '../../ui/Choice.js';
 import { FigureText } from '../../ui/FigureText.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 import { TextField } from '../../ui/TextField.js';
@@ -90,6 +96,7 @@ export function ServiceInspector(): ReactNode {
           hint="its rating into a matched load"
         />
       )}
+      {service.powerW > 0 && <DutyField duty={service.duty} onChange={(duty) => set({ duty })} />}
       {service.powerW === 0 && <Reception />}
       <QuantityField
         label="Loss budget"
@@ -100,12 +107,12 @@ export function ServiceInspector(): ReactNode {
         {...(service.powerW === 0 ? { hint: 'of signal-to-noise, when receiving' } : {})}
       />
       <QuantityField
-        label="Hottest place"
+        label="Highest ambient"
         value={service.ambientC}
         format={(c) => `${c} °C`}
         parse={parseCelsius}
         onChange={(ambientC) => set({ ambientC })}
-        hint="derates the cable"
+        hint="derates the cable; copper loses 0.2 % more per kelvin"
       />
       <Tick
         label="Direct current is fed over the cable"
@@ -119,7 +126,12 @@ export function ServiceInspector(): ReactNode {
 /** Noise of the receiver, and an amplifier at the antenna: what makes loss heard or not. */
 function Reception(): ReactNode {
   const { editor, sheet } = useOpenRun();
-  const { noiseFigureDb = USUAL_NOISE_FIGURE_DB, preamplifier } = editor.design.service;
+  const {
+    noiseFigureDb = USUAL_NOISE_FIGURE_DB,
+    preamplifier,
+    noisePlace = 'rural',
+    elevationDeg = 30,
+  } = editor.design.service;
   const set = (change: Partial<Service>): void => editor.change([{ op: 'set service', service: change }]);
   const decibels = { format: formatDecibels, parse: parseDecibels };
   return (
@@ -137,6 +149,24 @@ function Reception(): ReactNode {
         {...decibels}
         onChange={(db) => set({ noiseFigureDb: Math.abs(db) })}
       />
+      <div className="grid grid-cols-2 gap-2">
+        <Choice
+          label="Noise around the antenna"
+          value={noisePlace}
+          options={noisePlaces.map((place) => ({ value: place, label: place }))}
+          onChange={(to) => set({ noisePlace: noisePlaces.find((place) => place === to) ?? 'rural' })}
+        />
+        <QuantityField
+          label="Beam above the horizon"
+          value={elevationDeg}
+          format={(degrees) => `${degrees}°`}
+          parse={parseElevation}
+          onChange={(degrees) => set({ elevationDeg: degrees })}
+        />
+      </div>
+      <p className="text-sm text-muted">
+        After ITU-R P.372. Noise of thunderstorms is not in it: below 10 MHz the band itself is noisier still.
+      </p>
       <Tick
         label="An amplifier stands at the antenna"
         checked={preamplifier !== undefined}
@@ -167,6 +197,13 @@ function Reception(): ReactNode {
       )}
     </fieldset>
   );
+}
+
+/** An elevation, 0 to 90°; none is the horizon itself. */
+function parseElevation(text: string): Result<number> {
+  const read = parsePlainNumber(text.replace(/\s*(°|deg)\s*$/, ''), 'elevation');
+  if (!read.ok || (read.value >= 0 && read.value <= 90)) return read;
+  return fail('elevation.range', `${read.value}° is no elevation.`, 'field', 'Type 0 to 90°.');
 }
 
 /** A service with an amplifier at the antenna, nominal, or without one. */

@@ -20,6 +20,7 @@ import { useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { call, messageOf } from '../../store/client.js';
 import { useChange, useJob } from '../../store/queries.js';
+import { DutyField } from '../../frame/DutyField.js';
 import { FaceDrawing } from '../../drawing/faces/FaceDrawing.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { KnownPorts } from '../../frame/KnownPorts.js';
@@ -170,6 +171,9 @@ export function NewRunScreen(): ReactNode {
                 />
               )}
             </div>
+            {wish.service.powerW > 0 && (
+              <DutyField duty={wish.service.duty} onChange={(duty) => service({ duty })} />
+            )}
             <Tick
               label="Receive only"
               checked={wish.service.powerW === 0}

@@ -32,8 +32,8 @@ export function PowerSteps(): ReactNode {
       </h2>
       <div className="my-2 text-sm">
         <Caution>
-          Into a dummy load or an antenna nobody stands near. Follow the exposure limits and licence
-          conditions of your place.
+          Into a dummy load, or an antenna which nobody is near. Stop transmitting before anything is touched.
+          Follow the exposure limits and licence conditions of your place.
         </Caution>
       </div>
       {judged && (

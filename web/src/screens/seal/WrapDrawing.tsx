@@ -1,4 +1,4 @@
-import { formatLength, type WrapSheet } from '@kobran/core';
+import { formatLength, type Wrap, type WrapSheet } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useWidth } from '../../ui/useWidth.js';
@@ -7,8 +7,8 @@ const HEIGHT = 172;
 const AXIS = 66;
 
 /** The joint’s stepped profile with the rubber over it and the vinyl beyond; the lower (radio) side to the left. */
-export function WrapDrawing({ sheet }: { sheet: WrapSheet }): ReactNode {
-  const { wrap, profile, number } = sheet;
+export function WrapDrawing({ sheet, wrap }: { sheet: WrapSheet; wrap: Wrap }): ReactNode {
+  const { profile, name } = sheet;
   const { units } = usePreferences();
   const [ref, width] = useWidth<HTMLDivElement>();
   const jointM = profile.reduce((sum, { lengthM }) => sum + lengthM, 0);
@@ -46,7 +46,7 @@ export function WrapDrawing({ sheet }: { sheet: WrapSheet }): ReactNode {
           width={width}
           height={HEIGHT}
           role="img"
-          aria-label={`Joint ${number} to scale: ${profile.map(({ name }) => name).join(', ')}; rubber from ${from} below the joint, ${total} in all.`}
+          aria-label={`${name} to scale: ${profile.map(({ name }) => name).join(', ')}; rubber from ${from} below the joint, ${total} in all.`}
         >
           <polygon points={outline(growth)} fill="var(--panel)" stroke="var(--ink)" strokeDasharray="5 3" />
           {steps.map(({ lengthM, diameterM, name }, k) => (
