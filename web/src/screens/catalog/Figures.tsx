@@ -23,7 +23,6 @@ const percent = (share: number): string => `${(share * 100).toFixed(1).replace('
 
 export function Figures({ entry }: { entry: ShopEntry }): ReactNode {
   const { units } = usePreferences();
-  const { catalog } = useShop();
   const mm = (value: number | null): string =>
     value === null
       ? 'none'

@@ -14,6 +14,8 @@ import {
   type LearnedLot,
   type Residual,
   type TrimAdvice,
+  type TrimGoal,
+  type TrimReading,
 } from '@kobran/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
@@ -31,7 +33,7 @@ const ORDERS = [1, 2, 3, 4, 5];
 
 /** A reading goes in, the next cut comes out; the lot remembers its true velocity factor. */
 export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
-  const { editor, facts, writer } = useOpenRun();
+  const { editor, facts } = useOpenRun();
   const catalog = useCatalog();
   const { data: trims = [] } = useQuery({
     queryKey: ['trims'],
@@ -47,14 +49,59 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
     catalog,
   );
   const goal = trimGoalOf(piece, catalog, lot);
+  const lots = [...new Set(trims.filter(({ cable }) => cable === piece.cable).map((one) => one.lot))].filter(
+    Boolean,
+  );
+  if (!goal) return null;
+  return (
+    <section
+      className="mt-3 rounded border border-rule bg-paper p-4"
+      aria-label={`Trim coach for ${piece.label}`}
+    >
+      <h3 className="font-bold">Trim coach</h3>
+      <Coached piece={piece} goal={goal} readings={readings}>
+        <div className="mt-3 grid gap-4 sm:grid-cols-[12rem_minmax(0,1fr)]">
+          <TextField
+            label="Lot of the cable"
+            value={lotName}
+            maxLength={40}
+            allowEmpty
+            suggestions={lots}
+            onChange={(to) => {
+              const { lot: _, ...rest } = piece;
+              editor.change([{ op: 'set piece', piece: to === '' ? rest : { ...rest, lot: to } }]);
+            }}
+          />
+          <p className="self-end text-sm text-muted">
+            <LotVelocity lot={lot} name={lotName} />
+          </p>
+        </div>
+        <LotHistory lot={lot} />
+      </Coached>
+    </section>
+  );
+}
+
+/** The advice from the readings so far, and where the next one goes in. */
+function Coached({
+  piece,
+  goal,
+  readings,
+  children,
+}: {
+  piece: Assembly;
+  goal: TrimGoal;
+  readings: readonly TrimReading[];
+  children: ReactNode;
+}): ReactNode {
+  const { writer } = useOpenRun();
   const [doubted, setDoubted] = useState<readonly Read[]>([]);
   const doubtful = doubted.at(-1);
-  if (!goal) return null;
   // A reading which cannot be of this piece is a question, and is not kept.
   const advice = nextCut(goal, doubtful ? [...readings, doubtful] : readings);
   const last = nextCut(goal, readings);
   const askedM = last.kind === 'first' || last.kind === 'cut' ? last.lengthM : readings.at(-1)?.lengthM;
-  const ownVelocity = velocityOfDoubts(goal, doubted);
+  const lotName = piece.lot ?? '';
   const keep = (reading: Read, notAsNamed = false): void => {
     setDoubted([]);
     writer.add({
@@ -73,59 +120,19 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
     if (nextCut(goal, [...readings, reading]).kind === 'doubt') setDoubted([...doubted, reading]);
     else keep(reading);
   };
-  const lots = [...new Set(trims.filter(({ cable }) => cable === piece.cable).map((one) => one.lot))].filter(
-    Boolean,
-  );
   return (
-    <section
-      className="mt-3 rounded border border-rule bg-paper p-4"
-      aria-label={`Trim coach for ${piece.label}`}
-    >
-      <h3 className="font-bold">Trim coach</h3>
+    <>
       <Advice advice={advice} />
-      <div className="mt-3 grid gap-4 sm:grid-cols-[12rem_minmax(0,1fr)]">
-        <TextField
-          label="Lot of the cable"
-          value={lotName}
-          maxLength={40}
-          allowEmpty
-          suggestions={lots}
-          onChange={(to) => {
-            const { lot: _, ...rest } = piece;
-            editor.change([{ op: 'set piece', piece: to === '' ? rest : { ...rest, lot: to } }]);
-          }}
-        />
-        <p className="self-end text-sm text-muted">
-          <LotVelocity lot={lot} name={lotName} />
-        </p>
-      </div>
-      <LotHistory lot={lot} />
+      {children}
       {doubtful && advice.kind === 'doubt' && (
-        <p className="mt-2 flex flex-wrap gap-3">
-          {advice.order !== undefined && (
-            <button
-              className="button button-copper"
-              onClick={() => keep({ ...doubtful, order: advice.order ?? doubtful.order })}
-            >
-              Yes, number {advice.order}
-            </button>
-          )}
-          {ownVelocity !== undefined && lotName !== '' && (
-            <button className="button button-copper" onClick={() => keep(doubtful, true)}>
-              Both readings agree: take velocity factor {ownVelocity.toFixed(3)} for lot {lotName}
-            </button>
-          )}
-          <button className="button" onClick={() => setDoubted([])}>
-            Forget these readings
-          </button>
-          <span className="text-sm text-muted">
-            {ownVelocity === undefined
-              ? 'Read it again before anything is cut: a second reading which agrees says that the cable is not as it is named.'
-              : lotName === ''
-                ? 'This cable is not as it is named. Name its lot, and the lot is taken as it was read.'
-                : 'This cable is not as it is named.'}
-          </span>
-        </p>
+        <Doubted
+          reading={doubtful}
+          order={advice.order}
+          ownVelocity={velocityOfDoubts(goal, doubted)}
+          lotName={lotName}
+          onKeep={keep}
+          onForget={() => setDoubted([])}
+        />
       )}
       <Entry
         key={`${readings.length} ${doubted.length} ${askedM?.toFixed(4) ?? ''}`}
@@ -140,7 +147,51 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
         onRead={take}
       />
       <Readings readings={readings} />
-    </section>
+    </>
+  );
+}
+
+/** A reading which cannot be of this piece: another resonance, a slip, or a cable that is not as it is named. */
+function Doubted({
+  reading,
+  order,
+  ownVelocity,
+  lotName,
+  onKeep,
+  onForget,
+}: {
+  reading: Read;
+  order: number | undefined;
+  ownVelocity: number | undefined;
+  lotName: string;
+  onKeep: (reading: Read, notAsNamed?: boolean) => void;
+  onForget: () => void;
+}): ReactNode {
+  const why =
+    ownVelocity === undefined
+      ? 'Read it again before anything is cut: a second reading which agrees says that the cable is not as it is named.'
+      : lotName === ''
+        ? 'This cable is not as it is named. Name its lot, and the lot is taken as it was read.'
+        : 'This cable is not as it is named.';
+  return (
+    <>
+      <p className="mt-2 flex flex-wrap items-center gap-3">
+        {order !== undefined && (
+          <button className="button button-copper" onClick={() => onKeep({ ...reading, order })}>
+            Yes, number {order}
+          </button>
+        )}
+        {ownVelocity !== undefined && lotName !== '' && (
+          <button className="button button-copper" onClick={() => onKeep(reading, true)}>
+            Both readings agree: take velocity factor {ownVelocity.toFixed(3)} for lot {lotName}
+          </button>
+        )}
+        <button className="button" onClick={onForget}>
+          It was a slip: forget it
+        </button>
+      </p>
+      <p className="mt-1 text-sm text-muted">{why}</p>
+    </>
   );
 }
 
