@@ -17,6 +17,18 @@ describe('reading a design', () => {
     expect(read.ok && plain(read.design)).toEqual(plain(anOutdoorRun()));
   });
 
+  // Designs of earlier versions named parts which cannot exist: they open with the part in their place.
+  it.each([
+    ['n-plug-gland-half-inch', 'n-plug-corrugated-half-inch'],
+    ['uhf-plug-gland-15mm', 'n-plug-gland-15mm'],
+  ])('%s of an earlier catalogue is read as %s', (old, now) => {
+    const read = readDesign(plain(aRun({ pieces: [cable({ cable: 'h12', a: { part: old } })] })), catalog);
+    expect(read.ok && read.design.pieces[0]).toMatchObject({
+      a: { part: now },
+      b: { part: 'n-plug-crimp-10mm' },
+    });
+  });
+
   it('takes a run of no pieces: people plan in steps', () =>
     expect(problems(plain(aRun({ pieces: [] })))).toEqual([]));
 

@@ -24,9 +24,27 @@ export function readDesign(
   if (pieces.length > 0) return { ok: false, problems: pieces };
   const shape = readAs(DesignRules, value);
   if (!shape.ok) return shape;
-  const design: Design = shape.value;
+  const design = withTodaysParts(shape.value);
   const references = checkReferences(design, catalog);
   return references.length > 0 ? { ok: false, problems: references } : { ok: true, design };
+}
+
+/** Parts of earlier catalogues by the part which stands in their place: a corrugated tube is clamped, and no UHF plug takes 15 mm cable. */
+const replaced: Record<string, string> = {
+  'n-plug-gland-half-inch': 'n-plug-corrugated-half-inch',
+  '7-16-plug-gland-half-inch': '7-16-plug-corrugated-half-inch',
+  '43-10-plug-gland-half-inch': '43-10-plug-corrugated-half-inch',
+  'uhf-plug-gland-15mm': 'n-plug-gland-15mm',
+};
+
+function withTodaysParts(design: Design): Design {
+  const end = ({ part }: { part: string }): { part: string } => ({ part: replaced[part] ?? part });
+  return {
+    ...design,
+    pieces: design.pieces.map((piece) =>
+      piece.kind === 'assembly' ? { ...piece, a: end(piece.a), b: end(piece.b) } : piece,
+    ),
+  };
 }
 
 const problem = (code: string, message: string, where: string, remedy: string): Problem => ({

@@ -8,6 +8,7 @@ export const styleIds = [
   'reducer',
   'washers',
   'gland',
+  'corrugated',
   'compression',
   'piercing',
   'side-entry',

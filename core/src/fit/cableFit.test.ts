@@ -51,7 +51,10 @@ describe('does this part fit this cable?', () => {
     ['tnc-plug-crimp-5mm2b', 'rg223', 'fits'],
     ['n-plug-crimp-10mm2b', 'rg214', 'fits'],
     ['n-plug-gland-15mm', 'c600', 'fits'],
-    ['7-16-plug-gland-half-inch', 'h12', 'fits'],
+    ['7-16-plug-corrugated-half-inch', 'h12', 'fits'],
+    ['7-16-plug-corrugated-seven-eighths', 'h78', 'fits'],
+    ['n-plug-gland-13mm', 'f13', 'fits'],
+    ['n-plug-crimp-7mm', 'f7', 'fits'],
     ['f-plug-compression-7mm75', 'rg6', 'fits'],
     ['f-plug-compression-6mm75', 'rg59', 'fits'],
     ['bnc75-plug-crimp-6mm75', 'rg59', 'fits'],
@@ -65,7 +68,8 @@ describe('does this part fit this cable?', () => {
     ['f-plug-compression-7mm75', 'rg213', 'wrong pin'],
     ['n-plug-gland-5mm', 'c600', 'tight'],
     ['uhf-plug-screw-on-10mm', 'rg8x', 'loose'],
-    ['7-16-plug-gland-half-inch', 'rg213', 'loose'],
+    ['pair-plug-pigtail-10mm', 'c600', 'tight'],
+    ['pair-plug-pigtail-10mm', 'rg58', 'loose'],
   ])('%s on %s does not: %s, and the sentence says by how much', (part, cable, verdict) => {
     const { verdict: own, reason, gaps } = fit(part, cable);
     expect(gaps.map((gap) => gap.verdict)).toContain(verdict);
@@ -93,5 +97,16 @@ describe('does this part fit this cable?', () => {
     expect(partsFor(cable, n, true)[0].style).toBe('gland');
     for (const part of partsFor(cable, catalog.parts.values()))
       expect(fitCable(part, cable).verdict).toBe('fits');
+  });
+
+  // A corrugated tube has no braid to crimp, to fold or to twist into a tail; a braid has no crest to be clamped on.
+  it.each([
+    ['7-16-plug-corrugated-half-inch', 'rg213'],
+    ['n-plug-gland-15mm', 'h12'],
+    ['pair-plug-pigtail-10mm', 'h12'],
+  ])('%s on %s: the wrong shield', (part, cable) => {
+    expect(fit(part, cable).gaps[0].verdict).toBe('wrong shield');
+    expect(partsFor(entry(catalog.cables, cable), [entry(catalog.parts, part)])).toEqual([]);
+    expect(fit(part, cable).gaps.map(({ what }) => what)).toContain('shield');
   });
 });

@@ -1,6 +1,6 @@
 import { braidMm, styleById, type Cable, type Part, type PinBore, type Style } from '../catalog/index.js';
 
-export type FitVerdict = 'fits' | 'tight' | 'loose' | 'wrong pin' | 'wrong die';
+export type FitVerdict = 'fits' | 'tight' | 'loose' | 'wrong pin' | 'wrong die' | 'wrong shield';
 
 /** One dimension of a part over the cable's, with the play between them in mm. */
 export interface Gap {
@@ -53,6 +53,11 @@ const ferruled: StylePlay = {
 const plays: Record<Style, StylePlay> = {
   crimp: ferruled,
   gland: ferruled,
+  corrugated: {
+    pin: PIN,
+    bodyBore: { over: 'braid', play: [0, 0.5] },
+    grip: { over: 'jacket', play: OVER_JACKET },
+  },
   'side-entry': { ...ferruled, pin: FILLED },
   'right angle': { ...ferruled, pin: FILLED },
   solder: {
@@ -75,7 +80,7 @@ const plays: Record<Style, StylePlay> = {
   },
   piercing: { pin: [0.02, 0.6], grip: { over: 'jacket', play: OVER_JACKET } },
   bulkhead: { pin: FILLED },
-  pigtail: { pin: null },
+  pigtail: { pin: null, grip: { over: 'jacket', play: [0.5, 4] } },
 };
 
 function gap(what: string, partMm: number, cableMm: number, [least, most]: Play): Gap {
@@ -112,12 +117,19 @@ export function fitCable(part: Part, cable: Cable): CableFit {
 }
 
 const gapsOf = (part: Part, cable: Cable, pin: PinBore, play: StylePlay): Gap[] => [
+  ...shieldGap(part, cable),
   ...pinGap(part, cable, pin, play),
   ...boreGap(part, cable, play),
   ...neckGap(part, cable, play),
   ...gripGap(part, cable, play),
   ...dieGap(part),
 ];
+
+/** A braid goes under or over something; a corrugated tube has none, and is clamped on its crest. */
+function shieldGap({ style }: Part, { shieldKind, jacketMm }: Cable): Gap[] {
+  if ((style === 'corrugated') === (shieldKind === 'tube')) return [];
+  return [{ what: 'shield', partMm: 0, cableMm: jacketMm, gapMm: -jacketMm, verdict: 'wrong shield' }];
+}
 
 function pinGap({ style }: Part, cable: Cable, pin: PinBore, play: StylePlay): Gap[] {
   if (!play.pin) return [];
@@ -151,6 +163,10 @@ function dieGap({ hexMm, gripBoreMm }: Part): Gap[] {
 const round = (mm: number): number => Math.round(mm * 100) / 100;
 
 function reasonOf({ what, partMm, cableMm, gapMm, verdict }: Gap, cable: Cable): string {
+  if (verdict === 'wrong shield')
+    return cable.shieldKind === 'tube'
+      ? `${cable.name} has a corrugated tube and no braid: this part holds a braid.`
+      : `${cable.name} has a braid: this part is clamped on a corrugated tube.`;
   if (verdict === 'wrong pin' && gapMm >= 0.02 && gapMm <= 0.6 && cable.centreKind === 'solid')
     return `the spike needs a stranded centre to enter; ${cable.name} has a solid ${cable.centreMm} mm one.`;
   return `${what}: ${partMm} mm on ${cableMm} mm, ${Math.abs(gapMm)} mm ${gapMm < 0 ? 'too small' : 'of play'}.`;
@@ -161,6 +177,7 @@ const preference: Record<Style, number> = {
   compression: 0,
   crimp: 1,
   gland: 2,
+  corrugated: 2,
   solder: 3,
   'screw-on': 4,
   reducer: 5,

@@ -65,20 +65,25 @@ export function cardFor(
   };
   const newEnd = recipe.steps(input);
   const steps = work ? work.steps(input, newEnd) : newEnd;
-  const tools = recipe.tools(input);
   return {
     recipe: recipe.id,
     name: work ? `${recipe.name}: ${work.name}` : recipe.name,
     part,
     cable,
     train: part.train,
-    tools: work ? work.tools(input, tools) : tools,
+    tools: toolsOf(steps),
     gauge,
     steps,
     pointOfNoReturn: steps.findIndex((step) => step.irreversible),
     minutes: work ? WORK_MINUTES[work.id] + (work.id === 're-end' ? part.minutes : 0) : part.minutes,
     source: (work ?? recipe).source,
   };
+}
+
+/** What the steps need, each tool once, in the order in which it is first taken up. */
+function toolsOf(steps: readonly Step[]): ToolNeed[] {
+  const needs = steps.flatMap(({ tools = [] }) => tools);
+  return [...new Map(needs.map((need) => [`${need.tool} ${need.hexMm ?? ''}`, need])).values()];
 }
 
 /** What a step knows of itself when somebody wants to go on. */

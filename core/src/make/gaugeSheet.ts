@@ -13,6 +13,7 @@ const inkOf: Record<Layer, Ink> = {
   centre: 'copper',
   dielectric: 'dielectric',
   braid: 'braid',
+  tube: 'copper',
   jacket: 'ink',
 };
 

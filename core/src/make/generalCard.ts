@@ -41,16 +41,16 @@ export function generalCard(input: RecipeInput, own: OwnSteps): Step[] {
           mark(input),
           jacket(input),
           ...(own.prepare ?? [dressBraid(input), bareCentre(input)]),
-          strands(input),
+          ...(input.cable.shieldKind === 'tube' ? [] : [strands(input)]),
         ]
       : []),
     shortCheck('short1', own.firstCheck),
     ...own.join,
-    tug,
+    tug(input),
     finalCheck,
     through(input),
     ...own.finish,
     ...(input.twoPersonCheck ? [secondPerson] : []),
-    signOff,
+    signOff(input),
   ];
 }

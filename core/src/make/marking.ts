@@ -38,7 +38,13 @@ export const markingOf = (input: MarkingInput): Marking => ways[input.schools.ma
 
 /** Every cut measured from the cut end, the deepest first; mm. */
 export function cutsFromEnd({ stretches }: MarkingInput['gauge']): { layer: string; atMm: number }[] {
-  const next = { centre: 'dielectric', dielectric: 'braid', braid: 'jacket', jacket: 'jacket' } as const;
+  const next = {
+    centre: 'dielectric',
+    dielectric: 'braid',
+    braid: 'jacket',
+    tube: 'jacket',
+    jacket: 'jacket',
+  } as const;
   let atMm = 0;
   return stretches.map(({ layer, lengthMm }, k) => {
     atMm += lengthMm;

@@ -21,6 +21,8 @@ const byTouch: Record<Style, (part: Part) => string> = {
     proudMm > 0
       ? 'Lay the top-hat beside the cable: the braid shows for its length. The conductor reaches from the hat to just beyond the tip.'
       : 'Lay the top-hat beside the cable: the braid shows for its length. The conductor shows for the depth of the pin.',
+  corrugated: () =>
+    'Saw in a valley. Lay the back half beside the cable, its front at the cut: the jacket ends where the clamp ring’s seat ends.',
   compression: () => 'Hold the bladed tool’s stop against the cut end; its two blades are the gauge.',
   piercing: () => 'Nothing is stripped: the cable goes in as it is cut.',
   'side-entry': () =>
@@ -34,3 +36,25 @@ const byTouch: Record<Style, (part: Part) => string> = {
 
 /** One or two sentences for marking without a ruler. */
 export const partAsGauge = (part: Part): string => byTouch[part.style](part);
+
+/** What of a part lies under the braid, by the name a hand knows it by; nothing where no such piece is the braid's length. */
+const neckOf: Partial<Record<Style, string>> = {
+  crimp: 'neck',
+  'side-entry': 'neck',
+  'right angle': 'neck',
+  gland: 'top-hat',
+};
+
+/** How one cut is found by touch, the part itself being the gauge. Common practice, no source. */
+export function touchGauge(part: Part, layer: 'braid' | 'centre'): string {
+  const neck = neckOf[part.style];
+  if (layer === 'braid')
+    return neck
+      ? `Lay the ${neck} on the braid, its end at the jacket’s edge: the braid is as long as it.`
+      : 'Lay the body beside the cable as before: the braid ends where the part’s own step is felt.';
+  if (part.train.some(({ id }) => id === 'pin'))
+    return 'Hold the pin beside the conductor, its mouth where the dielectric shall end: bare as much as its bore is deep.';
+  return part.proudMm > 0
+    ? 'Lay the body beside the cable, tip towards the cut: bare what reaches from the dielectric’s stop to a little beyond the tip.'
+    : 'Lay the body beside the cable, tip at the cut: bare what reaches back to where its bore narrows.';
+}

@@ -44,6 +44,8 @@ export interface Step {
   timerS?: number;
   /** The shop's school for this step, and why. */
   school?: string;
+  /** What the hand holds for it: the list of tools of a card is drawn from its steps. */
+  tools?: ToolNeed[];
   /** Somebody else looks and says so. */
   secondPerson?: boolean;
 }
@@ -68,7 +70,6 @@ export interface Recipe {
   id: string;
   name: string;
   makes: (part: Part, cable: Cable) => boolean;
-  tools: (input: RecipeInput) => ToolNeed[];
   steps: (input: RecipeInput) => Step[];
   source: string;
 }
@@ -79,8 +80,6 @@ export type WorkId = 're-end' | 'shrink';
 export interface Work {
   id: WorkId;
   name: string;
-  /** @param newEnd tools of the part’s own recipe */
-  tools: (input: RecipeInput, newEnd: ToolNeed[]) => ToolNeed[];
   /** @param newEnd steps of the part’s own recipe */
   steps: (input: RecipeInput, newEnd: Step[]) => Step[];
   source: string;

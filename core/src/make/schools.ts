@@ -67,7 +67,11 @@ export const schoolsOfMarking: School<MarkingSchool>[] = [
 ];
 
 export const schoolsOfUnbraiding: School<UnbraidingSchool>[] = [
-  { value: 'brush', label: 'Soft stiff brush', why: 'Turned round the braid it breaks the fewest strands.' },
+  {
+    value: 'brush',
+    label: 'Stiff nylon brush',
+    why: 'Held still while the cable is turned in it, it breaks the fewest strands.',
+  },
   {
     value: 'pick',
     label: 'Blunt pick',

@@ -25,9 +25,11 @@ describe('strip lengths of every family, as the trade knows them', () => {
     expect(Math.abs(of('uhf-plug-washers-5mm', 'rg58', 'braid') - 12.7)).toBeLessThanOrEqual(0.5);
   });
 
-  it('solder-through-holes UHF: jacket about 29 mm, braid about 16 mm, dielectric about 1.6 mm beyond it', () => {
+  // Amateur handbooks, from memory: jacket 1 1/8 in, centre bare 5/8 in, 1/16 in of dielectric, 7/16 in of braid.
+  it('solder-through-holes UHF: jacket 28.6 mm, centre 15.9 mm, dielectric 1.6 mm, braid 11.1 mm', () => {
     expect(Math.abs(gauge('uhf-plug-solder-10mm', 'rg213').jacketCutMm - 28.6)).toBeLessThanOrEqual(0.5);
-    expect(of('uhf-plug-solder-10mm', 'rg213', 'braid')).toBeCloseTo(16, 0);
+    expect(of('uhf-plug-solder-10mm', 'rg213', 'centre')).toBeCloseTo(15.9, 1);
+    expect(of('uhf-plug-solder-10mm', 'rg213', 'braid')).toBeCloseTo(11.1, 1);
     expect(of('uhf-plug-solder-10mm', 'rg213', 'dielectric')).toBeCloseTo(1.6, 1);
   });
 
@@ -80,6 +82,65 @@ describe('laws of every gauge, over all parts on all cables they fit', () => {
       ).toBeCloseTo(g.jacketCutMm, 9);
       expect(g.jacketCutMm - part.proudMm, name).toBeLessThanOrEqual(part.jacketToPlaneMm + 1e-9);
     }
+  });
+
+  /** How far the bared conductor stands out of the part's plane, mm: from the dielectric's stop to there it lies in the part. */
+  const outOf = ({ part, gauge: g }: (typeof pairs)[number]): number => {
+    const [first] = g.stretches;
+    const bareMm = first?.layer === 'centre' ? first.lengthMm : 0;
+    return bareMm - (part.jacketToPlaneMm - part.neckMm - part.seatMm);
+  };
+  const isUhf = ({ part }: (typeof pairs)[number]): boolean => part.face === 'uhf-plug';
+  const isF = ({ part }: (typeof pairs)[number]): boolean => part.face === 'f-plug';
+  const joined = pairs.filter(({ part }) => part.style !== 'piercing' && part.style !== 'pigtail');
+
+  // Handbook of the trade: geometry must close, on every part and every cable that fits.
+  it('through the tip of a UHF plug, with a wall left round it', () => {
+    for (const pair of joined.filter(isUhf)) {
+      const name = `${pair.part.id} on ${pair.cable.id}`;
+      expect(outOf(pair), name).toBeGreaterThanOrEqual(-1e-9);
+      expect(outOf(pair), name).toBeLessThan(6.5);
+      // The pin is 3.96 mm outside (IEC 60169-12, from memory).
+      expect(pair.gauge.fit.pin.boreMm, name).toBeLessThan(3.4);
+    }
+  });
+
+  it('2 to 5 mm out of an F plug', () => {
+    for (const pair of joined.filter(isF)) {
+      expect(outOf(pair), pair.part.id).toBeGreaterThanOrEqual(2);
+      expect(outOf(pair), pair.part.id).toBeLessThanOrEqual(5);
+    }
+  });
+
+  it('to the shoulder of a captive pin or the floor of a cup, never proud, with a little play', () => {
+    for (const pair of joined.filter((one) => !isUhf(one) && !isF(one))) {
+      const name = `${pair.part.id} on ${pair.cable.id}`;
+      expect(outOf(pair), name).toBeLessThan(1e-9);
+      expect(pair.gauge.stretches[0], name).toMatchObject({
+        layer: 'centre',
+        lengthMm: pair.gauge.fit.pin.depthMm,
+      });
+      expect(pair.gauge.fit.pin.boreMm - pair.cable.centreMm, name).toBeGreaterThan(0.02);
+    }
+  });
+
+  // The pin of an N plug is 3 mm behind its front, that of 7-16 7 mm, from memory: a thicker conductor needs a stepped one.
+  it('a conductor thicker than the contact has a stepped pin, and no UHF part takes 15 mm cable', () => {
+    const pin = (id: string): string | undefined =>
+      entry(catalog.parts, id).train.find((item) => item.id === 'pin')?.name;
+    expect(pin('n-plug-gland-15mm')).toBe('stepped centre pin');
+    expect(pin('n-plug-gland-10mm')).toBe('centre pin');
+    expect(pin('7-16-plug-gland-15mm')).toBe('centre pin');
+    expect(pairs.filter(({ part, cable }) => part.face === 'uhf-plug' && cable.centreMm > 3.9)).toEqual([]);
+  });
+
+  it('no gauge of a corrugated tube has a braid in it, and no other has a tube', () => {
+    for (const { cable, gauge: g } of pairs) {
+      const layers = g.stretches.map(({ layer }) => layer);
+      if (cable.shieldKind === 'tube') expect(layers).not.toContain('braid');
+      else expect(layers).not.toContain('tube');
+    }
+    expect(pairs.some(({ cable }) => cable.id === 'h78')).toBe(true);
   });
 
   it('layers grow outwards, and every train ends with what mates', () => {

@@ -2,7 +2,7 @@ import { braidMm, type Cable, type Part } from '../catalog/index.js';
 import { fitCable, type CableFit } from '../fit/cableFit.js';
 import { partAsGauge } from './partAsGauge.js';
 
-export type Layer = 'centre' | 'dielectric' | 'braid' | 'jacket';
+export type Layer = 'centre' | 'dielectric' | 'braid' | 'tube' | 'jacket';
 
 /** One bare stretch of the prepared end, from the cut backwards. */
 export interface GaugeStretch {
@@ -33,7 +33,7 @@ export const STRIP_TOLERANCE_MM = 0.5;
  *
  * Rules (common practice, no source; the part's own sheet wins): braid = neck; dielectric beyond the braid = seat;
  * centre = depth of the pin's bore, for a UHF tip the way through it plus what stands proud; jacket cut = their sum.
- * A gland part's braid folds over the hat, so its braid stretch is the hat's length.
+ * A gland part's braid folds over the hat, so its braid stretch is the hat's length. A corrugated tube has no braid: it is bared of its jacket.
  */
 export function stripGauge(part: Part, cable: Cable): StripGauge {
   const fit = fitCable(part, cable);
@@ -41,7 +41,11 @@ export function stripGauge(part: Part, cable: Cable): StripGauge {
   const all: GaugeStretch[] = [
     { layer: 'centre', lengthMm: centreMm, diameterMm: cable.centreMm },
     { layer: 'dielectric', lengthMm: part.seatMm, diameterMm: cable.dielectricMm },
-    { layer: 'braid', lengthMm: part.neckMm, diameterMm: braidMm(cable) },
+    {
+      layer: cable.shieldKind === 'tube' ? 'tube' : 'braid',
+      lengthMm: part.neckMm,
+      diameterMm: braidMm(cable),
+    },
   ];
   const stretches = all.filter(({ lengthMm }) => lengthMm > 0);
   return {

@@ -3,7 +3,7 @@ export const toolNames = {
   cutter: 'sharp cutter',
   knife: 'jacket knife',
   'strip-tool': 'bladed strip tool',
-  brush: 'soft stiff brush',
+  brush: 'stiff nylon brush (a toothbrush)',
   pick: 'blunt pick',
   scissors: 'fine scissors',
   ruler: 'ruler and fine pen',
@@ -13,9 +13,13 @@ export const toolNames = {
   pliers: 'wide pliers with a cloth',
   spanners: 'two spanners',
   'fine-iron': 'fine iron and rosin solder',
-  'heavy-iron': 'iron of 80 W or more and rosin solder',
+  'heavy-iron': 'iron of 100 W with a chisel tip, rosin solder',
   'hot-air': 'hot-air gun',
   meter: 'ohm-meter, leads zeroed',
+  vice: 'small vice or third hand',
+  'eye-protection': 'eye protection',
+  deburrer: 'deburring or chamfer tool',
+  saw: 'fine saw',
 } as const;
 
 export type ToolId = keyof typeof toolNames;
@@ -38,7 +42,9 @@ export const ownsDie = (diesMm: readonly number[] | undefined, hexMm: number): b
 export const owns = (
   { tools, diesMm }: { tools?: readonly ToolId[]; diesMm?: readonly number[] },
   { tool, hexMm }: ToolNeed,
-): boolean => (!tools || tools.includes(tool)) && (hexMm === undefined || ownsDie(diesMm, hexMm));
+): boolean =>
+  // A pin crimper has its own nests; the dies a shop lists are those of its hex crimper.
+  (!tools || tools.includes(tool)) && (tool !== 'crimper' || hexMm === undefined || ownsDie(diesMm, hexMm));
 
 export const formatTool = ({ tool, hexMm }: ToolNeed): string =>
   hexMm === undefined ? toolNames[tool] : `${toolNames[tool]}: ${hexMm} mm across flats`;

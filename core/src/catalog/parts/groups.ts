@@ -11,7 +11,11 @@ const model = {
   '10 mm': 'rg213',
   '10 mm double-braid': 'rg214',
   '15 mm': 'c600',
+  '7 mm': 'f7',
+  '13 mm': 'f13',
   '1/2 in corrugated': 'h12',
+  '1/2 in very flexible corrugated': 'sf12',
+  '7/8 in corrugated': 'h78',
   '6 mm 75 ohm': 'rg59',
   '7 mm 75 ohm': 'rg6',
   '10 mm 75 ohm': 'rg11',
@@ -28,7 +32,11 @@ export const groupSlug: Record<CableGroup, string> = {
   '10 mm': '10mm',
   '10 mm double-braid': '10mm2b',
   '15 mm': '15mm',
+  '7 mm': '7mm',
+  '13 mm': '13mm',
   '1/2 in corrugated': 'half-inch',
+  '1/2 in very flexible corrugated': 'half-inch-flex',
+  '7/8 in corrugated': 'seven-eighths',
   '6 mm 75 ohm': '6mm75',
   '7 mm 75 ohm': '7mm75',
   '10 mm 75 ohm': '10mm75',
@@ -66,6 +74,6 @@ export function pinsFor(group: CableGroup, depthMm: number): [PinBore, ...PinBor
     made,
   });
   if (group === '10 mm') return [pin(own.centreMm, 'stranded'), pin(2.74, 'solid')];
-  if (group === '15 mm') return [pin(own.centreMm, 'solid')];
+  if (group === '15 mm' || group === '13 mm') return [pin(own.centreMm, own.centreKind)];
   return [pin(own.centreMm, 'either')];
 }

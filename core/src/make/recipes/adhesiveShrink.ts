@@ -5,7 +5,6 @@ import { finalCheck } from '../steps/check.js';
 export const adhesiveShrink: Work = {
   id: 'shrink',
   name: 'adhesive shrink and strain relief',
-  tools: () => [{ tool: 'ruler' }, { tool: 'hot-air' }, { tool: 'meter' }],
   steps: () => [tube, clean, over, cool, relief, finalCheck],
   source: commonPractice,
 };
@@ -45,6 +44,7 @@ const over: Step = {
     'one place too long: the dielectric wanders',
   ],
   caution: 'Hot air burns; keep it moving and off the dielectric.',
+  tools: [{ tool: 'hot-air' }],
   timerS: 25,
 };
 const cool: Step = {

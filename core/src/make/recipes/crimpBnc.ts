@@ -1,5 +1,5 @@
 import { commonPractice, type Recipe } from '../recipe.js';
-import { captivePinCard, captivePinTools, isSmall } from '../steps/captivePin.js';
+import { captivePinCard, isSmall } from '../steps/captivePin.js';
 
 /** BNC, TNC, N and like crimp parts: a loose centre pin clicks into the body, a ferrule crimps the braid on the neck. */
 export const crimpBnc: Recipe = {
@@ -7,7 +7,6 @@ export const crimpBnc: Recipe = {
   name: 'BNC, TNC or N, crimp with captive pin',
   makes: ({ style, face, train }) =>
     style === 'crimp' && train.some(({ id }) => id === 'pin') && !isSmall(face),
-  tools: captivePinTools,
   steps: captivePinCard,
   source: commonPractice,
 };

@@ -1,5 +1,5 @@
 import { commonPractice, type Recipe } from '../recipe.js';
-import { captivePinCard, captivePinTools, isSmall } from '../steps/captivePin.js';
+import { captivePinCard, isSmall } from '../steps/captivePin.js';
 
 /** As the BNC crimp, smaller: everything is done under a lens or by the tip of a nail. */
 export const crimpSma: Recipe = {
@@ -7,7 +7,6 @@ export const crimpSma: Recipe = {
   name: 'SMA or FME, crimp with captive pin',
   makes: ({ style, face, train }) =>
     style === 'crimp' && train.some(({ id }) => id === 'pin') && isSmall(face),
-  tools: captivePinTools,
   steps: captivePinCard,
   source: commonPractice,
 };

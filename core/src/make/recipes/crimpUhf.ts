@@ -4,20 +4,12 @@ import { commonPractice, type Recipe } from '../recipe.js';
 import { shortCheck } from '../steps/check.js';
 import { nutDown, shrinkDown } from '../steps/finish.js';
 import { crimpFerrule, fastenTip, neckUnder } from '../steps/join.js';
-import { centreTools, strippingTools } from '../steps/benches.js';
 
 /** UHF plug with a crimp neck: the neck goes under the braid, the conductor through the tip. */
 export const crimpUhf: Recipe = {
   id: 'crimp-uhf',
   name: 'UHF plug, crimp neck',
   makes: ({ style, face }) => style === 'crimp' && isOfSeries(face, 'uhf'),
-  tools: (input) => [
-    ...strippingTools(input),
-    { tool: 'crimper', hexMm: input.part.hexMm ?? undefined },
-    ...centreTools(input),
-    { tool: 'hot-air' },
-    { tool: 'meter' },
-  ],
   steps: (input) =>
     generalCard(input, {
       slide: ['nut', 'shrink', 'ferrule'],

@@ -1,5 +1,5 @@
 import { commonPractice, type Recipe } from '../recipe.js';
-import { splitCard, splitTools } from '../steps/split.js';
+import { splitCard } from '../steps/split.js';
 import { placed } from '../steps/words.js';
 
 /** No connector: the cable’s own tails go to the legs of a dipole. */
@@ -8,7 +8,6 @@ export const dipolePigtail: Recipe = {
   name: 'direct pigtail at a dipole’s centre',
   // A corrugated tube has no braid to twist into a tail.
   makes: ({ style }, cable) => cable.shieldKind !== 'tube' && style === 'pigtail',
-  tools: splitTools,
   steps: (input) =>
     splitCard(input, {
       title: 'Centre to one leg, braid to the other; solder or lug both',

@@ -1,15 +1,13 @@
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe } from '../recipe.js';
-import { glandStack, glandTools, pinnedGland, topHat } from '../steps/glandSteps.js';
+import { glandStack, pinnedGland, topHat } from '../steps/glandSteps.js';
 import { bareCentre, dressBraid } from '../steps/prepare.js';
 
-/** As the N gland, smaller: light spanners, and the pin is easily driven too deep. A corrugated tube has no braid to fold: its part’s own sheet says how it is flared. */
+/** As the N gland, smaller: light spanners, and the pin is easily driven too deep. */
 export const glandBnc: Recipe = {
   id: 'gland-bnc',
   name: 'BNC or TNC, gland, captive pin',
-  makes: ({ style, face }, cable) =>
-    style === 'gland' && cable.shieldKind !== 'tube' && /^(rp-)?(bnc|tnc)/.test(face),
-  tools: glandTools,
+  makes: ({ style, face }) => style === 'gland' && /^(rp-)?(bnc|tnc)/.test(face),
   steps: (input) =>
     generalCard(input, {
       slide: glandStack,

@@ -1,15 +1,13 @@
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe } from '../recipe.js';
-import { glandStack, glandTools, pinnedGland, topHat } from '../steps/glandSteps.js';
+import { glandStack, pinnedGland, topHat } from '../steps/glandSteps.js';
 import { bareCentre, dressBraid } from '../steps/prepare.js';
 
-/** N gland part and its larger kin: hat, two insulators with the pin between them, shell. A corrugated tube has no braid to fold: its part’s own sheet says how it is flared. */
+/** N gland part and its larger kin: hat, two insulators with the pin between them, shell. */
 export const glandN: Recipe = {
   id: 'gland-n',
   name: 'N, 7-16 or 4.3-10, gland, captive pin',
-  makes: ({ style, face }, cable) =>
-    style === 'gland' && cable.shieldKind !== 'tube' && /^(n|7-16|43-10)/.test(face),
-  tools: glandTools,
+  makes: ({ style, face }) => style === 'gland' && /^(n|7-16|43-10)/.test(face),
   steps: (input) =>
     generalCard(input, {
       slide: glandStack,

@@ -1,16 +1,14 @@
 import { isOfSeries } from '../../catalog/index.js';
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe } from '../recipe.js';
-import { glandStack, glandTools, tippedGland, topHat } from '../steps/glandSteps.js';
+import { glandStack, tippedGland, topHat } from '../steps/glandSteps.js';
 import { bareCentre, dressBraid } from '../steps/prepare.js';
 
-/** UHF gland part: clamped first, the tip soldered last and filled outdoors. A corrugated tube has no braid to fold: its part’s own sheet says how it is flared. */
+/** UHF gland part: clamped first, the tip soldered last and filled outdoors. */
 export const glandUhf: Recipe = {
   id: 'gland-uhf',
   name: 'UHF plug, gland',
-  makes: ({ style, face }, cable) =>
-    style === 'gland' && cable.shieldKind !== 'tube' && isOfSeries(face, 'uhf'),
-  tools: glandTools,
+  makes: ({ style, face }) => style === 'gland' && isOfSeries(face, 'uhf'),
   steps: (input) =>
     generalCard(input, {
       slide: glandStack,

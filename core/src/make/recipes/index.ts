@@ -2,6 +2,7 @@ import type { Recipe, Work, WorkId } from '../recipe.js';
 import { adhesiveShrink } from './adhesiveShrink.js';
 import { bulkheadJack } from './bulkheadJack.js';
 import { compressionF } from './compressionF.js';
+import { corrugatedClamp } from './corrugatedClamp.js';
 import { crimpBnc } from './crimpBnc.js';
 import { crimpF } from './crimpF.js';
 import { crimpSma } from './crimpSma.js';
@@ -31,6 +32,7 @@ export const recipes: Recipe[] = [
   piercingUhf,
   glandN,
   glandBnc,
+  corrugatedClamp,
   crimpBnc,
   crimpSma,
   slotBnc,

@@ -9,7 +9,6 @@ export const piercingUhf: Recipe = {
   id: 'piercing-uhf',
   name: 'UHF plug, piercing',
   makes: ({ style }) => style === 'piercing',
-  tools: () => [{ tool: 'cutter' }, { tool: 'pliers' }, { tool: 'meter' }],
   steps: (input) =>
     generalCard(input, {
       slide: ['nut'],
@@ -42,5 +41,6 @@ const teeth: Step = {
   feelsRight: ['teeth level with the shell'],
   goesWrong: ['pressed too deep: the braid is pushed into the dielectric'],
   caution: ratchetCaution,
+  tools: [{ tool: 'pliers' }],
   irreversible: true,
 };

@@ -1,7 +1,7 @@
 import { isOfSeries } from '../../catalog/index.js';
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe, type RecipeInput, type Step } from '../recipe.js';
-import { strippingTools } from '../steps/benches.js';
+import { soldering } from '../steps/benches.js';
 import { heat } from '../steps/join.js';
 import { placed } from '../steps/words.js';
 
@@ -10,7 +10,6 @@ export const rcaPlug: Recipe = {
   id: 'rca-plug',
   name: 'RCA plug, soldered',
   makes: ({ style, face }) => style === 'solder' && isOfSeries(face, 'rca'),
-  tools: (input) => [...strippingTools(input), { tool: 'fine-iron' }, { tool: 'pliers' }, { tool: 'meter' }],
   steps: (input) =>
     generalCard(input, {
       slide: ['cover'],
@@ -33,6 +32,7 @@ const solder = (input: RecipeInput): Step => ({
   goesWrong: ['melted insulator: the pin leans and shorts'],
   places: placed(input, 'body'),
   ...heat,
+  tools: [...soldering('fine-iron'), { tool: 'pliers' }],
   irreversible: true,
 });
 

@@ -4,7 +4,6 @@ import { commonPractice, type RecipeInput, type Step, type Work } from '../recip
 export const reEnd: Work = {
   id: 're-end',
   name: 're-ending a damaged cable',
-  tools: (_, newEnd) => newEnd,
   steps: (input, newEnd) => [disconnect, cutBack(input), bright(input), ...newEnd],
   source: commonPractice,
 };
@@ -32,6 +31,7 @@ const cutBack = ({ small, gauge }: RecipeInput): Step => ({
   feelsRight: ['round and firm on both sides of the cut'],
   goesWrong: ['cut too near: the new end stands in wet braid and fails again'],
   caution: 'Cut away from the thumb.',
+  tools: [{ tool: 'cutter' }],
 });
 
 const bright = ({ gauge, small }: RecipeInput): Step => ({
@@ -47,4 +47,5 @@ const bright = ({ gauge, small }: RecipeInput): Step => ({
     'black strands take neither solder nor crimp',
   ],
   caution: 'Blade away from the thumb.',
+  tools: [{ tool: 'knife' }],
 });

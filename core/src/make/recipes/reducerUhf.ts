@@ -1,6 +1,5 @@
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe, type RecipeInput, type Step } from '../recipe.js';
-import { strippingTools } from '../steps/benches.js';
 import { shortCheck } from '../steps/check.js';
 import { nutDown, shrinkDown } from '../steps/finish.js';
 import { solderHoles, solderTip } from '../steps/join.js';
@@ -12,13 +11,6 @@ export const reducerUhf: Recipe = {
   id: 'reducer-uhf',
   name: 'UHF plug with reducer',
   makes: ({ style }) => style === 'reducer',
-  tools: (input) => [
-    ...strippingTools(input),
-    { tool: 'pliers' },
-    { tool: 'fine-iron' },
-    { tool: 'hot-air' },
-    { tool: 'meter' },
-  ],
   steps: (input) =>
     generalCard(input, {
       slide: ['nut', 'shrink', 'reducer'],
@@ -51,4 +43,5 @@ const body = (input: RecipeInput): Step => ({
   feelsRight: ['it stops hard', 'conductor felt at the tip'],
   goesWrong: ['cable turned along: the braid shears off'],
   places: placed(input, 'body'),
+  tools: [{ tool: 'pliers' }],
 });

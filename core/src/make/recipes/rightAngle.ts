@@ -1,14 +1,13 @@
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe } from '../recipe.js';
 import { capOn, shrinkDown } from '../steps/finish.js';
-import { slotJoin, slotTools } from '../steps/slot.js';
+import { slotJoin } from '../steps/slot.js';
 
 /** Right-angle part: the conductor is soldered in a window, which a cap closes last. */
 export const rightAngle: Recipe = {
   id: 'right-angle',
   name: 'right angle, capped',
   makes: ({ style }) => style === 'right angle',
-  tools: slotTools,
   steps: (input) =>
     generalCard(input, {
       slide: ['shrink', 'ferrule'],

@@ -1,8 +1,8 @@
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe, type RecipeInput, type Step } from '../recipe.js';
-import { strippingTools } from '../steps/benches.js';
 import { shortCheck } from '../steps/check.js';
 import { nutDown } from '../steps/finish.js';
+import { soldering } from '../steps/benches.js';
 import { solderTip } from '../steps/join.js';
 import { bareCentre, foldBack } from '../steps/prepare.js';
 import { placed } from '../steps/words.js';
@@ -12,7 +12,6 @@ export const screwOnUhf: Recipe = {
   id: 'screw-on-uhf',
   name: 'UHF plug, screwed over the braid folded back',
   makes: ({ style }) => style === 'screw-on',
-  tools: (input) => [...strippingTools(input), { tool: 'pliers' }, { tool: 'fine-iron' }, { tool: 'meter' }],
   steps: (input) =>
     generalCard(input, {
       slide: ['nut'],
@@ -35,21 +34,26 @@ const tinCentre: Step = {
   goesWrong: ['a blob: the conductor does not pass the tip'],
   caution: 'The iron burns. Ventilate, and keep your face out of the smoke.',
   timerS: 2,
+  tools: soldering('fine-iron'),
 };
 
 const body = (input: RecipeInput): Step => ({
   id: 'body',
   name: 'Body',
   title: 'Screw the body down over the braid until the conductor shows at the tip',
-  how: 'Start it straight by hand, finish with pliers. It cuts its thread into braid and jacket.',
+  how: 'Start it straight by hand, finish with pliers. It cuts its thread into braid and jacket. Hard before it is home: a conductor is trapped; look down the pin.',
   byTouch: 'Start it by hand, the cable in line with the palm; turn until the conductor pricks at the tip.',
-  looksRight: ['body straight, braid just seen behind it', 'conductor through the tip'],
+  looksRight: [
+    'body straight, braid just seen behind it',
+    `conductor ${input.small(input.part.proudMm)} out of the tip, before it is soldered`,
+  ],
   feelsRight: ['turning gets steadily harder', 'conductor felt at the tip'],
   goesWrong: [
     'foil under the braid wrinkles and may touch the centre',
     'turned back once: it holds less the second time',
   ],
   places: placed(input, 'body'),
+  tools: [{ tool: 'pliers' }],
 });
 
 const whiskers: Step = {

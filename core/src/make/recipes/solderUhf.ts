@@ -1,9 +1,9 @@
 import { isOfSeries } from '../../catalog/index.js';
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe, type RecipeInput, type Step } from '../recipe.js';
-import { strippingTools } from '../steps/benches.js';
 import { shortCheck } from '../steps/check.js';
 import { nutDown } from '../steps/finish.js';
+import { soldering } from '../steps/benches.js';
 import { heat, solderHoles, solderTip } from '../steps/join.js';
 import { bareCentre, dressBraid } from '../steps/prepare.js';
 import { placed } from '../steps/words.js';
@@ -13,7 +13,6 @@ export const solderUhf: Recipe = {
   id: 'solder-uhf',
   name: 'UHF plug, soldered through its holes',
   makes: ({ style, face }) => style === 'solder' && isOfSeries(face, 'uhf'),
-  tools: (input) => [...strippingTools(input), { tool: 'heavy-iron' }, { tool: 'meter' }],
   steps: (input) =>
     generalCard(input, {
       slide: ['nut'],
@@ -42,6 +41,7 @@ const tin: Step = {
   feelsRight: ['stiff, round, the weave still to be felt', 'it enters the body'],
   goesWrong: ['lumps: the body does not go over it', 'too long: the dielectric softens under it'],
   ...heat,
+  tools: soldering('heavy-iron'),
 };
 
 const body = (input: RecipeInput): Step => ({

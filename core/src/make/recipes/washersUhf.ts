@@ -1,8 +1,7 @@
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe, type RecipeInput, type Step } from '../recipe.js';
-import { strippingTools } from '../steps/benches.js';
 import { shortCheck } from '../steps/check.js';
-import { nutDown } from '../steps/finish.js';
+import { nutDown, reliefHome } from '../steps/finish.js';
 import { solderTip } from '../steps/join.js';
 import { bareCentre, dressBraid } from '../steps/prepare.js';
 import { placed } from '../steps/words.js';
@@ -12,19 +11,13 @@ export const washersUhf: Recipe = {
   id: 'washers-uhf',
   name: 'UHF plug, washer and spacer',
   makes: ({ style }) => style === 'washers',
-  tools: (input) => [
-    ...strippingTools(input),
-    { tool: 'spanners' },
-    { tool: 'fine-iron' },
-    { tool: 'meter' },
-  ],
   steps: (input) =>
     generalCard(input, {
       slide: ['relief', 'reducer', 'nut'],
       prepare: [dressBraid(input), bareCentre(input), fan(input)],
       firstCheck: 'Washer and spacer on, body still off.',
       join: [body(input), shortCheck('short2', 'Screwed home, tip not soldered yet.'), solderTip],
-      finish: [nutDown()],
+      finish: [nutDown(), reliefHome],
     }),
   source: commonPractice,
 };
@@ -56,4 +49,5 @@ const body = (input: RecipeInput): Step => ({
   feelsRight: ['no gap under the nail', 'conductor felt at the tip'],
   goesWrong: ['turned with the cable: the braid winds up'],
   places: placed(input, 'body'),
+  tools: [{ tool: 'spanners' }],
 });

@@ -1,23 +1,23 @@
 import type { RecipeInput } from '../recipe.js';
 import type { ToolNeed } from '../tools.js';
 
-/** Tools which families share. */
+/** What opens the jacket and bares the centre, the shop's way. */
+export const stripper = ({ schools }: Pick<RecipeInput, 'schools'>): ToolNeed => ({
+  tool: schools.marking === 'tool' ? 'strip-tool' : 'knife',
+});
 
-/** For a stripped end, by the shop's own way of marking and unbraiding. */
-export function strippingTools({ schools }: RecipeInput): ToolNeed[] {
-  return [
-    { tool: 'cutter' },
-    ...(schools.marking === 'ruler' ? [{ tool: 'ruler' as const }] : []),
-    { tool: schools.marking === 'tool' ? 'strip-tool' : 'knife' },
-    { tool: schools.unbraiding === 'pick' ? 'pick' : 'brush' },
-    { tool: 'scissors' },
-  ];
-}
+/** Soldering: the iron, something that holds the work, and something before the eyes. */
+export const soldering = (iron: 'fine-iron' | 'heavy-iron'): ToolNeed[] => [
+  { tool: iron },
+  { tool: 'vice' },
+  { tool: 'eye-protection' },
+];
 
-/** For the centre contact, by the shop's school. */
-export function centreTools({ schools: { centreSchool } }: RecipeInput): ToolNeed[] {
-  return [
-    ...(centreSchool === 'solder' ? [] : [{ tool: 'pin-crimper' as const }]),
-    ...(centreSchool === 'crimp' ? [] : [{ tool: 'fine-iron' as const }]),
-  ];
-}
+/** Dies for centre pins in common use, mm across flats. Common practice, no source. */
+const PIN_DIES_MM = [1.7, 2.5, 3.25];
+/** A die closes on the pin’s wall, so much above its bore, mm. */
+const PIN_WALL_MM = 0.1;
+
+/** The die for a pin of this bore; none for one too thick to be crimped. */
+export const pinDieMm = (boreMm: number): number | undefined =>
+  PIN_DIES_MM.find((die) => die >= boreMm + PIN_WALL_MM);

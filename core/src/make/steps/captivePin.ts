@@ -1,8 +1,6 @@
 import type { FaceCode } from '../../catalog/index.js';
 import { generalCard } from '../generalCard.js';
 import type { RecipeInput, Step } from '../recipe.js';
-import type { ToolNeed } from '../tools.js';
-import { centreTools, strippingTools } from './benches.js';
 import { shortCheck } from './check.js';
 import { shrinkDown } from './finish.js';
 import { clickIn, crimpFerrule, pinOn } from './join.js';
@@ -11,14 +9,6 @@ import { clickIn, crimpFerrule, pinOn } from './join.js';
 
 /** Series whose pins and ferrules want a lens. */
 export const isSmall = (face: FaceCode): boolean => /^(rp-)?sma|^fme/.test(face);
-
-export const captivePinTools = (input: RecipeInput): ToolNeed[] => [
-  ...strippingTools(input),
-  ...centreTools(input),
-  { tool: 'crimper', hexMm: input.part.hexMm ?? undefined },
-  { tool: 'hot-air' },
-  { tool: 'meter' },
-];
 
 /** The whole card of a crimp part with a captive pin. */
 export const captivePinCard = (input: RecipeInput): Step[] =>

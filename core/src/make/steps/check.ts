@@ -1,4 +1,6 @@
+import type { Style } from '../../catalog/index.js';
 import type { RecipeInput, Step } from '../recipe.js';
+import { hasPart } from './words.js';
 
 /** What is measured and pulled, before and after the point of no return. */
 
@@ -12,9 +14,29 @@ export const shortCheck = (id: string, when: string): Step => ({
   feelsRight: ['no beep'],
   goesWrong: ['a few ohms: a strand touches the centre; find it now'],
   reading: 'short check',
+  tools: [{ tool: 'meter' }],
 });
 
-export const tug: Step = {
+/** What a tug that fails says of each way to take hold. */
+const tugFails: Record<Style, string> = {
+  crimp: 'it turns or slips: wrong die, or the neck went over the braid; cut off and start again',
+  solder: 'it turns: a cold joint in its holes; heat them again, longer, one after the other',
+  'screw-on':
+    'it turns: the body has not cut into the braid; bond or tape it, or start again with a crimp part',
+  reducer: 'it turns: the reducer is not home, or its holes are cold joints',
+  washers: 'it turns or slips: the reducer is not hard against the washer; two tools, tighter',
+  gland: 'it slips: the rubber is not squeezed, or the braid does not lie over the top-hat; open it and look',
+  corrugated: 'it slips: the ring does not sit on the crest; open it and look',
+  compression:
+    'it slides: not compressed to its stop, or the mandrel went inside the foil; cut off and start again',
+  piercing: 'it slides: the teeth are not through the jacket; press them again, then cut off and start again',
+  'side-entry': 'it slips: wrong die for one of the two diameters; cut off and start again',
+  'right angle': 'it slips: wrong die, or the neck went over the braid; cut off and start again',
+  bulkhead: 'a tail moves: a cold joint; heat it again',
+  pigtail: 'a tail moves: the strain lies on the solder and not on the jacket',
+};
+
+export const tug = ({ part }: RecipeInput): Step => ({
   id: 'tug',
   name: 'Tug',
   title: 'Pull the connector, firmly, once',
@@ -23,8 +45,8 @@ export const tug: Step = {
     'One hand on the body, one on the jacket, a thumb across the edge between them: pull, and try to turn.',
   looksRight: ['nothing moves'],
   feelsRight: ['the edge under the thumb stays where it was'],
-  goesWrong: ['it turns or slips: wrong die, or the neck went over the braid; cut off and start again'],
-};
+  goesWrong: [tugFails[part.style]],
+});
 
 export const finalCheck: Step = {
   id: 'prove',
@@ -37,6 +59,7 @@ export const finalCheck: Step = {
   feelsRight: ['no beep, not even while it is flexed'],
   goesWrong: ['a short now came with the closing: this end is cut off'],
   reading: 'insulation',
+  tools: [{ tool: 'meter' }],
 };
 
 /** Both conductors at once when the far end is finished; the centre alone before that. */
@@ -56,6 +79,7 @@ export const through = ({ farEndMade }: RecipeInput): Step =>
           'too high: a cold joint or a corroded braid',
         ],
         reading: 'loop',
+        tools: [{ tool: 'meter' }],
       }
     : {
         id: 'through',
@@ -67,6 +91,7 @@ export const through = ({ farEndMade }: RecipeInput): Step =>
         feelsRight: ['a steady beep, no crackle'],
         goesWrong: ['open or jumping: the pin does not hold the conductor'],
         reading: 'continuity',
+        tools: [{ tool: 'meter' }],
       };
 
 export const secondPerson: Step = {
@@ -82,13 +107,22 @@ export const secondPerson: Step = {
   secondPerson: true,
 };
 
-export const signOff: Step = {
-  id: 'sign',
-  name: 'Sign off',
-  title: 'Sign this end off',
-  how: 'Who made it, and the readings, go into the log of the run with the time.',
-  byTouch: 'Say or type who made it; the readings go into the log of the run with the time.',
-  looksRight: ['label on, nut runs free, shrink in place'],
-  feelsRight: ['label, nut and shrink each found once more'],
-  goesWrong: [],
+export const signOff = (input: RecipeInput): Step => {
+  const loose = [
+    ...(hasPart(input, 'nut') ? ['nut runs free'] : []),
+    ...(hasPart(input, 'shrink') ? ['shrink in place'] : []),
+    ...(hasPart(input, 'backnut') ? ['back nut hard'] : []),
+    ...(hasPart(input, 'cap') ? ['cap on'] : []),
+    ...(hasPart(input, 'relief') ? ['strain relief home'] : []),
+  ];
+  return {
+    id: 'sign',
+    name: 'Sign off',
+    title: 'Sign this end off',
+    how: 'Who made it, and the readings, go into the log of the run with the time.',
+    byTouch: 'Say or type who made it; the readings go into the log of the run with the time.',
+    looksRight: ['label on', ...loose],
+    feelsRight: ['label found', ...loose],
+    goesWrong: [],
+  };
 };

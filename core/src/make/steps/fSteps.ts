@@ -5,15 +5,8 @@ import { placed, ratchetCaution } from './words.js';
 
 /** What both kinds of F termination share. */
 
-export const fTools = (closing: ToolNeed): ToolNeed[] => [
-  { tool: 'cutter' },
-  { tool: 'strip-tool' },
-  closing,
-  { tool: 'meter' },
-];
-
 /** Mandrel under the braid, dielectric flush; then closed. */
-export const pushOnF = (input: RecipeInput, closing: string): Step[] => [
+export const pushOnF = (input: RecipeInput, closing: string, tool: ToolNeed): Step[] => [
   {
     id: 'push',
     name: 'Push on',
@@ -40,6 +33,7 @@ export const pushOnF = (input: RecipeInput, closing: string): Step[] => [
     feelsRight: ['the shell has no ring left to slide', 'the cable cannot be turned'],
     goesWrong: ['bent conductor: it does not enter the jack'],
     caution: ratchetCaution,
+    tools: [tool],
     irreversible: true,
   },
 ];

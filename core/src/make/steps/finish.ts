@@ -37,8 +37,21 @@ export const shrinkDown = ({ exposed, part }: RecipeInput, over = 'the ferrule')
     ...(exposed ? ['plain tube taken: water creeps in behind it'] : []),
   ],
   caution: 'Hot air burns; keep it moving and off the dielectric.',
+  tools: [{ tool: 'hot-air' }],
   timerS: part.gripMm > 16 ? 25 : 20,
 });
+
+/** A strain relief is pushed home by itself, last. */
+export const reliefHome: Step = {
+  id: 'relief',
+  name: 'Relief',
+  title: 'Push the strain relief home',
+  how: 'Over jacket and reducer until it stops; it takes the bend, not the solder.',
+  byTouch: 'Push it up the cable until it stops against the body; a tug does not bring it back.',
+  looksRight: ['no gap before the body'],
+  feelsRight: ['it stops hard and stays'],
+  goesWrong: ['left down the cable: the first sharp bend breaks the centre'],
+};
 
 export const capOn = (input: RecipeInput): Step => ({
   id: 'cap',

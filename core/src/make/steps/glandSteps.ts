@@ -1,7 +1,5 @@
 import type { RecipeInput, Step } from '../recipe.js';
-import type { ToolNeed } from '../tools.js';
-import { centreTools, strippingTools } from './benches.js';
-import { heat, pinOn, solderTip } from './join.js';
+import { pinOn, solderTip } from './join.js';
 import { shortCheck } from './check.js';
 import { placed, stretch } from './words.js';
 
@@ -36,7 +34,7 @@ export const glandPin = (input: RecipeInput): Step[] => [
     goesWrong: ['back to front: the pin stands too far forward'],
     places: placed(input, 'rear'),
   },
-  { ...pinOn(input), ...heatWhereSoldered(input), irreversible: true },
+  { ...pinOn(input, 'solder'), irreversible: true },
   {
     id: 'front',
     name: 'Front insulator',
@@ -49,9 +47,6 @@ export const glandPin = (input: RecipeInput): Step[] => [
     places: placed(input, 'front'),
   },
 ];
-
-const heatWhereSoldered = ({ schools }: RecipeInput): Partial<Step> =>
-  schools.centreSchool === 'crimp' ? {} : heat;
 
 /** The back nut squeezes the rubber: the body stands still, the nut turns. */
 export const closeGland = (input: RecipeInput, own: Partial<Step> = {}): Step => ({
@@ -68,6 +63,7 @@ export const closeGland = (input: RecipeInput, own: Partial<Step> = {}): Step =>
     'washer behind the gland: the nut tears the rubber',
   ],
   places: placed(input, 'body'),
+  tools: [{ tool: 'spanners' }],
   ...own,
 });
 
@@ -89,11 +85,4 @@ export const tippedGland = (input: RecipeInput): Step[] => [
     ...solderTip,
     how: `${solderTip.how}${input.exposed ? ' This end is outdoors: do fill it.' : ''}`,
   },
-];
-
-export const glandTools = (input: RecipeInput): ToolNeed[] => [
-  ...strippingTools(input),
-  ...centreTools(input),
-  { tool: 'spanners' },
-  { tool: 'meter' },
 ];

@@ -1,4 +1,7 @@
+import { hexDiesMm } from '../../catalog/index.js';
+import type { ToolNeed } from '../tools.js';
 import { schoolsOfCentre } from '../schools.js';
+import { pinDieMm, soldering } from './benches.js';
 import type { RecipeInput, Step } from '../recipe.js';
 import { placed, ratchetCaution } from './words.js';
 
@@ -16,8 +19,6 @@ const centreSchool = ({ schools }: RecipeInput): string => {
   return `Our practice: ${label.toLowerCase()}. ${why}`;
 };
 
-const withIron = ({ schools }: RecipeInput): boolean => schools.centreSchool !== 'crimp';
-
 /** The conductor fastened in the tip of a UHF plug: crimped, soldered or both; after it nothing comes apart. */
 export const fastenTip = (input: RecipeInput): Step => {
   const { centreSchool: school } = input.schools;
@@ -32,6 +33,7 @@ export const fastenTip = (input: RecipeInput): Step => {
           'bent: the plug will not enter the jack',
         ],
         caution: ratchetCaution,
+        tools: [{ tool: 'pin-crimper' }],
         timerS: undefined,
         school: centreSchool(input),
       }
@@ -39,6 +41,10 @@ export const fastenTip = (input: RecipeInput): Step => {
         ...solderTip,
         title:
           school === 'solder' ? solderTip.title : 'Crimp the tip, solder it from inside, then trim it flush',
+        tools: [
+          ...(school === 'solder' ? [] : [{ tool: 'pin-crimper' as const }]),
+          ...soldering('fine-iron'),
+        ],
         school: centreSchool(input),
       };
 };
@@ -58,36 +64,46 @@ export const solderTip: Step = {
     'too long: the insulation melts and the centre wanders',
   ],
   ...heat,
+  tools: soldering('fine-iron'),
   irreversible: true,
 };
 
-/** The loose pin of a captive-pin part. */
-export const pinOn = (input: RecipeInput): Step => ({
-  id: 'pin',
-  name: 'Pin',
-  title:
-    input.schools.centreSchool === 'crimp'
-      ? 'Pin hard against the dielectric, then crimp it'
-      : input.schools.centreSchool === 'solder'
-        ? 'Pin hard against the dielectric, then solder it through its hole'
-        : 'Pin hard against the dielectric, crimp it, then solder it through its hole',
-  how: `Take the pin with the ${input.gauge.fit.pin.boreMm.toFixed(2)} mm bore. See the conductor through the pin’s hole.${withIron(input) ? ' Solder: wick it in, none outside.' : ''}`,
-  byTouch:
-    'Try both pins of the bag: the right one goes on with a light push and does not wobble. Push it home, a nail finds no gap behind it.',
-  looksRight: ['no gap between pin and dielectric', 'pin straight, conductor seen in the hole'],
-  feelsRight: ['pin does not wobble or turn', 'no gap under the nail, no bead on its side'],
-  goesWrong: [
-    'a gap: the pin stands too far forward and damages the jack',
-    'wrong pin of the two in the bag: loose, or it will not go on',
-    'solder outside: the pin will not click in',
-  ],
-  caution: withIron(input)
-    ? `The iron burns; ventilate.${input.schools.centreSchool === 'solder' ? '' : ' The crimper’s jaws do not let go until closed.'}`
-    : ratchetCaution,
-  ...(withIron(input) ? { timerS: 3 } : {}),
-  school: centreSchool(input),
-  places: placed(input, 'pin'),
-});
+/**
+ * The loose pin of a captive-pin part: crimped or soldered, never both. Where the shop does both on open tips, the pin's own sheet decides: pins of
+ * crimp parts are crimped, pins of gland parts soldered; one too thick for a die is soldered.
+ */
+export const pinOn = (input: RecipeInput, bySheet: 'crimp' | 'solder' = 'crimp'): Step => {
+  const { boreMm } = input.gauge.fit.pin;
+  const dieMm = pinDieMm(boreMm);
+  const wanted = input.schools.centreSchool === 'crimp and solder' ? bySheet : input.schools.centreSchool;
+  const way = dieMm === undefined ? 'solder' : wanted;
+  const solders = way === 'solder';
+  const { label, why } = schoolsOfCentre.find(({ value }) => value === way) ?? schoolsOfCentre[0];
+  return {
+    id: 'pin',
+    name: 'Pin',
+    title: solders
+      ? 'Pin hard against the dielectric, then solder it through its hole'
+      : `Pin hard against the dielectric, then crimp it with the ${dieMm} mm die`,
+    how: `Take the pin with the ${boreMm.toFixed(2)} mm bore and try it on dry: not home, take 2 mm more off the dielectric. See the conductor through the pin’s hole.${solders ? ' Solder: wick it in, none outside.' : ''}`,
+    byTouch:
+      'Try both pins of the bag: the right one goes on with a light push and does not wobble. Push it home, a nail finds no gap behind it.',
+    looksRight: ['no gap between pin and dielectric', 'pin straight, conductor seen in the hole'],
+    feelsRight: [
+      'pin does not wobble or turn',
+      solders ? 'no gap under the nail, no bead on its side' : 'no gap under the nail',
+    ],
+    goesWrong: [
+      'a gap: the pin stands too far forward and damages the jack',
+      'wrong pin of the two in the bag: loose, or it will not go on',
+      ...(solders ? ['solder outside: the pin will not go home'] : ['wrong die: the pin turns on the wire']),
+    ],
+    ...(solders ? heat : { caution: ratchetCaution }),
+    tools: solders ? soldering('fine-iron') : [{ tool: 'pin-crimper', hexMm: dieMm }],
+    school: `${wanted === input.schools.centreSchool ? 'Our practice' : 'As the pin’s own sheet says'}: ${label.toLowerCase()}. ${why}`,
+    places: placed(input, 'pin'),
+  };
+};
 
 /** The captive pin goes home with a click. */
 export const clickIn = (input: RecipeInput): Step => ({
@@ -139,16 +155,28 @@ export const crimpFerrule = ({ part }: RecipeInput, own: Partial<Step> = {}): St
     'ferrule short of the body: braid shows and the joint is weak',
   ],
   caution: ratchetCaution,
+  tools: [{ tool: 'crimper', hexMm: part.hexMm ?? undefined }],
   irreversible: true,
   ...own,
 });
+
+/** The ferrule of a slotted part has two diameters, closed by two dies of the set: its own, and the next above it. */
+export const ferruleDies = ({ part: { hexMm, style } }: RecipeInput): ToolNeed[] =>
+  hexMm === null
+    ? []
+    : [hexMm, ...hexDiesMm.filter((die) => die > hexMm).slice(0, style === 'side-entry' ? 1 : 0)].map(
+        (die) => ({
+          tool: 'crimper',
+          hexMm: die,
+        }),
+      );
 
 /** Braid to body through the holes of a UHF plug. */
 export const solderHoles = (own: Partial<Step> = {}): Step => ({
   id: 'holes',
   name: 'Holes',
   title: 'Solder braid to body through the holes',
-  how: 'Heat the body, not the braid; feed solder into one hole after the other. Cool between them.',
+  how: 'A 100 W chisel tip on the body, not on the braid; 8 to 15 s for each hole, solder in when it flows: 5 s is a cold joint. Let it cool between them.',
   byTouch:
     'Iron’s side beside the hole, solder into it, count; next hole after a pause. When cold, each hole is filled and smooth.',
   looksRight: ['solder bright, drawn round braid and hole'],
@@ -158,6 +186,8 @@ export const solderHoles = (own: Partial<Step> = {}): Step => ({
     'heated for long: the insulation melts and the centre wanders into the braid',
   ],
   ...heat,
+  timerS: 12,
+  tools: soldering('heavy-iron'),
   irreversible: true,
   ...own,
 });
@@ -187,5 +217,6 @@ export const solderSlot: Step = {
   feelsRight: ['slot level, no bead towards the body'],
   goesWrong: ['a blob reaches the body: a short', 'too hot: the insulator of the contact softens'],
   ...heat,
+  tools: soldering('fine-iron'),
   irreversible: true,
 };

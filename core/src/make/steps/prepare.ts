@@ -1,5 +1,8 @@
 import { markingOf } from '../marking.js';
 import type { RecipeInput, Step } from '../recipe.js';
+import { touchGauge } from '../partAsGauge.js';
+import type { ToolNeed } from '../tools.js';
+import { stripper } from './benches.js';
 import { schoolsOfMarking, schoolsOfUnbraiding, type School } from '../schools.js';
 import { hasPart, listed, placed, stretch } from './words.js';
 
@@ -51,6 +54,7 @@ export const squareCut: Step = {
   feelsRight: ['flat face, no edge standing out as you turn it', 'the end is still round'],
   goesWrong: ['a slanted end makes every strip length wrong on one side'],
   caution: 'Cut away from the thumb.',
+  tools: [{ tool: 'cutter' }],
 };
 
 const chosen = <T extends string>(schools: School<T>[], value: T): string => {
@@ -76,6 +80,7 @@ export const mark = (input: RecipeInput): Step => {
     ],
     gauge: 'jacket',
     school: chosen(schoolsOfMarking, schools.marking),
+    ...(schools.marking === 'ruler' ? { tools: [{ tool: 'ruler' as const }] } : {}),
   };
 };
 
@@ -96,6 +101,7 @@ export const jacket = ({ gauge, small, schools }: RecipeInput): Step => ({
     'black or wet braid: cut back until it is bright and dry',
   ],
   caution: 'Blade away from the thumb.',
+  tools: [stripper({ schools })],
   gauge: 'jacket',
 });
 
@@ -106,8 +112,10 @@ const canStayWoven = (input: RecipeInput): boolean =>
 const toolOf = (input: RecipeInput): 'brush' | 'pick' | 'push under' =>
   input.schools.unbraiding === 'push under' && !canStayWoven(input) ? 'brush' : input.schools.unbraiding;
 
+const combTools = (tool: keyof typeof combing): ToolNeed[] => (tool === 'push under' ? [] : [{ tool }]);
+
 const combing = {
-  brush: 'Comb it back, turning a soft stiff brush round the cable.',
+  brush: 'Open the first 5 mm by hand, then hold a stiff nylon brush still and turn the cable in it.',
   pick: 'Open it from the cut with a blunt pick, a few crossings at a time, never pulling.',
   'push under': 'Leave it woven; open only its mouth a little, so that the neck finds its way under.',
 };
@@ -120,11 +128,12 @@ export const dressBraid = (input: RecipeInput): Step => {
     name: 'Braid',
     title: `Trim the braid to ${small(stretch(gauge, 'braid'))}`,
     how: `${combing[tool]} Trim with fine scissors.`,
-    byTouch: `${combing[tool]} Pinch the braid flat and cut along your fingertips, turning the cable.`,
+    byTouch: `${touchGauge(input.part, 'braid')} ${combing[tool]} Pinch the braid flat and cut along your fingertips, turning the cable.`,
     looksRight: ['even all round', 'no loose strands left on the dielectric'],
     feelsRight: ['one smooth edge round the cable', 'the dielectric is clean under a fingertip'],
     goesWrong: ['a stray strand finds the centre and shorts the end'],
     gauge: 'braid',
+    tools: [...combTools(tool), { tool: 'scissors' }, { tool: 'eye-protection' }],
     school: chosen(schoolsOfUnbraiding, tool),
   };
 };
@@ -145,22 +154,28 @@ export const foldBack = (input: RecipeInput, over: string): Step => {
       'a stray strand finds the centre and shorts the end',
     ],
     school: chosen(schoolsOfUnbraiding, tool),
+    tools: [...combTools(tool), { tool: 'scissors' }, { tool: 'eye-protection' }],
   };
 };
 
-export const bareCentre = ({ gauge, small }: RecipeInput): Step => ({
+export const bareCentre = ({ gauge, small, cable, schools, part }: RecipeInput): Step => ({
   id: 'centre',
   name: 'Centre',
   title: `Bare the centre for ${small(stretch(gauge, 'centre'))}`,
-  how: `Leave ${small(stretch(gauge, 'dielectric'))} of dielectric beyond the braid. Never ring the conductor.`,
-  byTouch:
-    'Roll the cable under a light blade, stop before metal; twist the plug of dielectric off with the lay of the strands.',
+  how: `Leave ${small(stretch(gauge, 'dielectric'))} of dielectric beyond the braid. Never ring the conductor.${isThick(cable) ? ' Chamfer the conductor’s edge: a burr ruins the contact.' : ''}`,
+  byTouch: `${touchGauge(part, 'centre')} Roll the cable under a light blade, stop before metal; twist the plug of dielectric off with the lay of the strands.`,
   looksRight: ['conductor bright and round, no nick', 'dielectric cut square'],
   feelsRight: ['the conductor is smooth along a nail', 'the dielectric ends in a flat step'],
   goesWrong: ['a nick breaks at the first bend', 'a lost strand makes the contact loose'],
   caution: 'Blade away from the thumb.',
+  tools: [stripper({ schools }), ...(isThick(cable) ? [{ tool: 'deburrer' as const }] : [])],
   gauge: 'centre',
 });
+
+/** Solid conductors from here on have an edge that cuts a contact, mm. Common practice, no source. */
+const THICK_MM = 2.5;
+const isThick = ({ centreKind, centreMm }: RecipeInput['cable']): boolean =>
+  centreKind === 'solid' && centreMm >= THICK_MM;
 
 /** Every strand counted in: the last look before metal goes on. */
 export const strands = ({ cable, gauge }: RecipeInput): Step => {
@@ -181,6 +196,7 @@ export const strands = ({ cable, gauge }: RecipeInput): Step => {
     goesWrong: [
       'one strand astray shorts to the body later',
       'a conductor of the other size: the other pin of the bag is needed',
+      'strands lost: up to one in twenty is tolerable on a jumper; more, and the end is cut back',
     ],
   };
 };

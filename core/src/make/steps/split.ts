@@ -1,19 +1,10 @@
 import { generalCard } from '../generalCard.js';
 import type { RecipeInput, Step } from '../recipe.js';
-import type { ToolNeed } from '../tools.js';
+import { soldering } from './benches.js';
 import { heat } from './join.js';
 import { bareCentre, dressBraid } from './prepare.js';
 
 /** The cable split in two, at a jack or at the legs of a dipole. */
-
-export const splitTools = (): ToolNeed[] => [
-  { tool: 'cutter' },
-  { tool: 'knife' },
-  { tool: 'pick' },
-  { tool: 'fine-iron' },
-  { tool: 'hot-air' },
-  { tool: 'meter' },
-];
 
 const split: Step = {
   id: 'split',
@@ -25,18 +16,20 @@ const split: Step = {
   looksRight: ['braid whole in one tail', 'dielectric unmarked where it comes out'],
   feelsRight: ['one thick tail and one stiff one, no loose strand'],
   goesWrong: ['cut strands: the tail breaks in the wind'],
+  tools: [{ tool: 'pick' }],
 };
 
 const solderTails = (own: Pick<Step, 'title' | 'places'>): Step => ({
   id: 'solder',
   name: 'Solder',
-  how: 'Rosin only: acid flux eats the copper from within. Strain on the jacket, not on the tails.',
+  how: 'Rosin only: acid flux eats the copper from within. Enough iron for the lug, quick, and keep still while it sets. Strain on the jacket, not on the tails.',
   byTouch:
     'Rosin solder only. Iron on the joint, count, hold still until cold; then pull the jacket, not the tail.',
   looksRight: ['bright, drawn in, no spike'],
   feelsRight: ['smooth and solid, no spike'],
   goesWrong: ['the weight hangs on the solder: it cracks', 'acid flux: green and broken within a year'],
   ...heat,
+  tools: soldering('fine-iron'),
   irreversible: true,
   ...own,
 });
@@ -54,6 +47,7 @@ const sealSplit = ({ exposed }: RecipeInput): Step => ({
   goesWrong: ['plain shrink: it is no seal'],
   caution: 'Hot air burns; keep it moving and off the dielectric.',
   timerS: 20,
+  tools: [{ tool: 'hot-air' }],
 });
 
 /** The whole card of a split end; `solder` says where the tails go. */

@@ -5,5 +5,6 @@ export const layerFill: Record<Layer, string> = {
   centre: 'var(--copper)',
   dielectric: 'var(--dielectric)',
   braid: 'var(--braid)',
+  tube: 'var(--copper)',
   jacket: 'var(--ink)',
 };

@@ -94,7 +94,7 @@ function Question({
       <p className="text-muted">{feature.how}</p>
       {fromMm && (
         <div className="mt-3 max-w-60">
-          <QuantityField
+          <QuantityField<number>
             key={feature.id}
             label="Type what the ruler shows"
             value={undefined}

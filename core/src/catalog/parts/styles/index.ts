@@ -1,6 +1,7 @@
 import type { Style } from '../../part.js';
 import { bulkhead } from './bulkhead.js';
 import { compression } from './compression.js';
+import { corrugated } from './corrugated.js';
 import { crimp } from './crimp.js';
 import { gland } from './gland.js';
 import { piercing } from './piercing.js';
@@ -21,6 +22,7 @@ export const styleById: Record<Style, StyleKind> = {
   reducer,
   washers,
   gland,
+  corrugated,
   compression,
   piercing,
   'side-entry': sideEntry,

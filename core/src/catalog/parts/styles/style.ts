@@ -1,5 +1,6 @@
 import { faceOf, seriesOf, type FaceCode } from '../../face.js';
 import type { PartDimensions, PinBore, Style, TrainItem } from '../../part.js';
+import type { SeriesId } from '../../series/index.js';
 import { pinsFor, type CableGroup } from '../groups.js';
 
 /** What a family of parts shares along its axis, mm. */
@@ -53,11 +54,17 @@ export const couplingNut = (part: PartDimensions): TrainItem => ({
   direction: 'threads towards the cable’s end',
 });
 
+/** A bore wider than this does not fit into the contact’s own diameter: the pin is stepped behind its front. From memory, N and 7-16. */
+const PLAIN_PIN_MM: Partial<Record<SeriesId, number>> = { n: 3, '7-16': 6.6, '43-10': 4 };
+
 export const centrePin = (part: PartDimensions, extraMm: number, outerMm: number): TrainItem => ({
   id: 'pin',
-  name: 'centre pin',
+  name:
+    part.pins[0].boreMm > (PLAIN_PIN_MM[seriesOf(faceOf(part.face)).id] ?? Infinity)
+      ? 'stepped centre pin'
+      : 'centre pin',
   lengthMm: part.pins[0].depthMm + extraMm,
-  outerMm,
+  outerMm: Math.max(outerMm, part.pins[0].boreMm + 0.6),
   direction: 'open end on to the conductor',
 });
 
