@@ -103,6 +103,17 @@ function choosePin(part: Part, cable: Cable, [least]: Play): PinBore {
  * @example fitCable(part('uhf-plug-crimp-5mm'), cable('rg213')).verdict // 'tight'
  */
 export function fitCable(part: Part, cable: Cable): CableFit {
+  const ofPart = known.get(part) ?? new WeakMap<Cable, CableFit>();
+  known.set(part, ofPart);
+  const fit = ofPart.get(cable) ?? fitOf(part, cable);
+  ofPart.set(cable, fit);
+  return fit;
+}
+
+/** Parts and cables of a catalogue do not change: each pair is looked at once. */
+const known = new WeakMap<Part, WeakMap<Cable, CableFit>>();
+
+function fitOf(part: Part, cable: Cable): CableFit {
   const play = plays[part.style];
   const pin = choosePin(part, cable, play.pin ?? PIN);
   const gaps = gapsOf(part, cable, pin, play);

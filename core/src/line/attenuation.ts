@@ -27,11 +27,19 @@ export function atCelsius<T extends Law>(law: T, celsius: number): T {
   return { ...law, k1: law.k1 * warmer, k2: law.k2 * warmer };
 }
 
-/** A catalogue whose cables are as warm as that. */
-export const catalogAt = (catalog: Catalog, celsius: number): Catalog => ({
-  ...catalog,
-  cables: new Map([...catalog.cables].map(([id, cable]) => [id, atCelsius(cable, celsius)])),
-});
+const warmed = new WeakMap<Catalog, Map<number, Catalog>>();
+
+/** A catalogue whose cables are as warm as that; asked for twice it is the same one. */
+export function catalogAt(catalog: Catalog, celsius: number): Catalog {
+  const known = warmed.get(catalog) ?? new Map<number, Catalog>();
+  warmed.set(catalog, known);
+  const warm = known.get(celsius) ?? {
+    ...catalog,
+    cables: new Map([...catalog.cables].map(([id, cable]) => [id, atCelsius(cable, celsius)])),
+  };
+  known.set(celsius, warm);
+  return warm;
+}
 
 /**
  * Matched attenuation of a cable in dB per 100 m: `k1 √f + k2 f`, f in MHz; flatter below the law of a copper-clad steel centre.

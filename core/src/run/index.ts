@@ -31,7 +31,8 @@ export type {
 } from './design/design.js';
 export type { AnyPiece, End, Target } from './design/design.js';
 export { signOffProblem } from './stages/index.js';
-export { evaluate, type RunState, type Sheet } from './evaluate.js';
+export { evaluate, type Sheet } from './evaluate.js';
+export type { RunState } from './runState.js';
 export { duties, dutyIdOf, type DutyId } from './design/duty.js';
 export { putMatch } from './edit/putMatch.js';
 export { referenceOhmOf } from './design/reference.js';

@@ -1,11 +1,19 @@
 import { readDesign, readShopEntry } from '@kobran/contract';
-import { applyChange, catalog, evaluate, withShop } from '@kobran/core';
+import { applyChange, catalog, evaluate, withShop, type Design, type RunState } from '@kobran/core';
 import { describe, expect, it } from 'vitest';
 import { shopShelf } from './shopShelf.js';
 import { tarrowmere } from './tarrowmere.js';
 
 const known = withShop(catalog, shopShelf);
 const runs = tarrowmere.flatMap(({ runs: list, practice }) => list.map((run) => ({ ...run, practice })));
+
+/** How many stops each rule has against a run. */
+function stopsOf(design: Design, state: RunState): Record<string, number> {
+  const found: Record<string, number> = {};
+  for (const { level, rule } of evaluate(design, known, state).snags)
+    if (level === 'stop') found[rule] = (found[rule] ?? 0) + 1;
+  return found;
+}
 
 describe('the demo', () => {
   it.each(runs.map((run) => [run.design.name, run] as const))(
@@ -49,6 +57,10 @@ describe('the demo', () => {
           expect(readDesign(JSON.parse(JSON.stringify(after)), known), `${id}: ${title}`).toMatchObject({
             ok: true,
           });
+          // No rule has more stops after it than before.
+          const [before, then] = [design, after].map((one) => stopsOf(one, { facts, practice }));
+          for (const [rule, count] of Object.entries(then))
+            expect(count, `${id}: ${title} breaks ${rule}`).toBeLessThanOrEqual(before[rule] ?? 0);
         }
       }
     }

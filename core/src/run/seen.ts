@@ -1,0 +1,93 @@
+import type { Catalog } from '../catalog/index.js';
+import { chooseTube } from '../ground/index.js';
+import {
+  along,
+  catalogAt,
+  loadImpedance,
+  sweep,
+  swrFromReflection,
+  type Along,
+  type Response,
+} from '../line/index.js';
+import { REMAKE_M } from '../practice/index.js';
+import { routeLength } from '../route/index.js';
+import type { Design } from './design/design.js';
+import { assembliesOf, isReceiveOnly, lowHzOf, topHzOf } from './design/lookups.js';
+import { referenceOhmOf } from './design/reference.js';
+import { withTargetLengths } from './design/targetLengths.js';
+import type { RunState } from './runState.js';
+import type { SnagContext } from './snags/snag.js';
+import { antennaLoad } from './wave/antennaLoad.js';
+import { layOut } from './wave/layout.js';
+import { looksOf } from './wave/looks.js';
+import { receptionOf } from './wave/reception.js';
+import { SAMPLES } from './wave/rulerAt.js';
+
+/** A run as rules see it, and what its sheet is drawn from besides. */
+interface Seen {
+  context: SnagContext;
+  /** What the waves do at each frequency that is looked at, and over any others. */
+  atLooks: Response;
+  over: (frequencyHz: Float64Array) => Response;
+  /** Along the ruler at each of them; with 1 W for a run which only receives. */
+  edges: Along[];
+}
+
+/** Lays a run out and looks at it at every frequency that counts. */
+export function seenOf(
+  given: Design,
+  cool: Catalog,
+  { facts, practice }: Pick<RunState, 'facts' | 'practice'>,
+): Seen {
+  const referenceOhm = referenceOhmOf(given);
+  const looks = looksOf(given, referenceOhm);
+  // Where the antenna’s curve is known, its SWR is the worst of it.
+  const antennaSwr = Math.max(...looks.map((look) => look.swr));
+  const design = withTargetLengths({ ...given, antenna: { ...given.antenna, swr: antennaSwr } }, cool);
+  const { service } = design;
+  // Everything is computed for the highest ambient; what the bench should read is not.
+  const catalog = catalogAt(cool, service.ambientC);
+  const [lowHz, topHz] = [lowHzOf(design), topHzOf(design)];
+  const receiveOnly = isReceiveOnly(design);
+  const assemblies = assembliesOf(design);
+  const route = routeLength(design.legs, assemblies.length === 0 ? 0 : 2 * practice.remakesPerEnd * REMAKE_M);
+  const layout = layOut(design, cool, route.spans);
+
+  const load = antennaLoad(design, referenceOhm);
+  const elements = layout.elements.map(({ element }) => element);
+  const over = (f: Float64Array): Response => sweep(elements, loadImpedance(load, f), f, referenceOhm);
+  const atLooks = over(Float64Array.from(looks, ({ hz }) => hz));
+  const forwardW = receiveOnly ? 1 : service.powerW;
+  const edges = looks.map(({ hz }) => {
+    const { re, im } = loadImpedance(load, Float64Array.of(hz));
+    return along(layout.elements, { re: re[0], im: im[0] }, hz, forwardW, SAMPLES, referenceOhm);
+  });
+  const lossDb = -atLooks.transmissionDb[looks.length - 1];
+  const swr = worstSwr(atLooks.reflection, antennaSwr);
+  const tube = receiveOnly ? undefined : chooseTube(service.powerW, referenceOhm, antennaSwr);
+
+  const reception = receiveOnly ? receptionOf(service, topHz, lossDb) : undefined;
+
+  const context: SnagContext = {
+    design,
+    catalog,
+    facts,
+    layout,
+    route,
+    lowHz,
+    topHz,
+    lossDb,
+    swr,
+    looks,
+    edges: receiveOnly ? [] : edges,
+    tube,
+    practice,
+    referenceOhm,
+    reception,
+  };
+  return { context, atLooks, over, edges };
+}
+
+/** The line near the antenna sees at least the antenna's SWR; joints can add to it at the radio. */
+const worstSwr = (reflections: Float64Array, antennaSwr: number): number =>
+  Math.max(antennaSwr, ...reflections.map(swrFromReflection));
