@@ -59,10 +59,10 @@ async function expectClean(page: Page, name: string, only?: string[]): Promise<v
 
 /** Nothing scrolls sideways: not the page, and not at 390 px either. */
 async function expectNoSidewaysScroll(page: Page, name: string): Promise<void> {
-  expect(
-    await page.evaluate(() => document.documentElement.scrollWidth - innerWidth),
-    name,
-  ).toBeLessThanOrEqual(0);
+  // Drawings follow the new width a moment later.
+  await expect
+    .poll(() => page.evaluate(() => document.documentElement.scrollWidth - innerWidth), { message: name })
+    .toBeLessThanOrEqual(0);
 }
 
 /** Each screen is opened once and looked at in light, in dark and on a phone; in parts, so that workers share them. */

@@ -102,21 +102,21 @@ test('the ruler zooms to true size and back, and says what it shows to those who
 test('what if: two designs side by side, through a reload, and back', async ({ page, baseURL, site }) => {
   await page.goto(`${baseURL}${(await site('uhf')).path}/plan?at=main`);
   const headline = page.getByRole('heading', { level: 1 });
-  await expect(headline).toContainText('3.15 W');
+  await expect(headline).toContainText('3.11 W');
   await page.keyboard.press('w');
   const whatIf = page.getByRole('region', { name: 'What if' });
   await expect(whatIf).toContainText('Change anything');
   await page.keyboard.press('1');
-  await expect(whatIf.getByRole('row', { name: /as it was/ })).toContainText('3.15 W');
+  await expect(whatIf.getByRole('row', { name: /as it was/ })).toContainText('3.11 W');
   await expect(whatIf.getByRole('row', { name: /now/ })).toContainText('better');
   await saved(page);
   await page.reload();
-  await expect(whatIf.getByRole('row', { name: /as it was/ })).toContainText('3.15 W');
+  await expect(whatIf.getByRole('row', { name: /as it was/ })).toContainText('3.11 W');
   await whatIf.getByRole('button', { name: 'Back to as it was' }).click();
-  await expect(headline).toContainText('3.15 W');
+  await expect(headline).toContainText('3.11 W');
   await expect(whatIf).toBeHidden();
   await page.keyboard.press('Control+z');
-  await expect(headline).not.toContainText('3.15 W');
+  await expect(headline).not.toContainText('3.11 W');
 });
 
 test('cables stand side by side with their reasons, and one is taken', async ({ page, baseURL, site }) => {
@@ -130,5 +130,5 @@ test('cables stand side by side with their reasons, and one is taken', async ({ 
   await expect(page).toHaveURL(/plan\?at=main/);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('of 10 W reaches');
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('3.15 W');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('3.11 W');
 });

@@ -5,9 +5,10 @@ import type {
   FactKindId,
   FarEnd,
   PowerStep as PowerStepOf,
+  RunReadingId,
   TrimRecord as TrimRecordOf,
 } from '@kobran/core';
-import { endWorks } from '@kobran/core';
+import { endWorks, runReadingIds } from '@kobran/core';
 import { Type, type ClassConstructor } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -114,6 +115,16 @@ export class PowerStep implements PowerStepOf {
   @IsNumber(number) @Min(0.001) @Max(MAX_W) forwardW!: number;
   @IsNumber(number) @Min(0) @Max(MAX_W) reflectedW!: number;
   @IsOptional() @IsNumber(number) @Min(0) @Max(MAX_W) loadW?: number;
+  @IsOptional() @IsIn([true]) inSeries?: true;
+}
+
+class RunReadingFact extends SignedFact {
+  @IsIn(runReadingIds) what!: RunReadingId;
+  @ValidateIf(({ value }: { value: unknown }) => value !== null)
+  @IsNumber(number)
+  @Min(-200)
+  @Max(1e13)
+  value!: number | null;
 }
 
 class PowerStepFact extends SignedFact {
@@ -153,6 +164,7 @@ export const factRules: Record<FactKindId, ClassConstructor<SignedFact>> = {
   'not cut': PieceFact,
   trimmed: TrimmedFact,
   'power step': PowerStepFact,
+  'run reading': RunReadingFact,
   installed: SignedFact,
   grounded: SignedFact,
   sealed: SealedFact,

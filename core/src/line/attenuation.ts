@@ -1,5 +1,4 @@
 import type { Cable, Catalog } from '../catalog/index.js';
-import type { LineElement } from './element.js';
 
 /** Exact by definition of the metre (SI). */
 export const SPEED_OF_LIGHT = 299_792_458;
@@ -65,9 +64,3 @@ export const attenuationNeper = (law: Law, frequencyHz: number): number =>
 /** Phase constant β = 2πf / (VF c), rad/m. */
 export const phaseConstant = (velocityFactor: number, frequencyHz: number): number =>
   (2 * Math.PI * frequencyHz) / (velocityFactor * SPEED_OF_LIGHT);
-
-/** A cable as a line of a length, m, with its nominal impedance. */
-export const cableLine = (
-  { impedanceOhm: z0Ohm, velocityFactor, k1, k2, lawFromMhz = COPPER_FROM_MHZ }: Cable,
-  lengthM: number,
-): LineElement => ({ kind: 'line', z0Ohm, velocityFactor, lengthM, k1, k2, lawFromMhz });

@@ -1,3 +1,4 @@
+import type { Cable } from '../catalog/index.js';
 import { attenuationNeper, phaseConstant, SPEED_OF_LIGHT } from './attenuation.js';
 
 /** A uniform line: cable, or half of a connector. Length in m, k1 and k2 in dB per 100 m (f in MHz). */
@@ -243,3 +244,9 @@ export function multiplyAbcd(left: Abcd, right: Abcd, product: Abcd): void {
   product[6] = cr * fr - ci * fi + dr * hr - di * hi;
   product[7] = cr * fi + ci * fr + dr * hi + di * hr;
 }
+
+/** A cable as a line of a length, m, with its nominal impedance. */
+export const cableLine = (
+  { impedanceOhm: z0Ohm, velocityFactor, k1, k2, lawFromMhz = 1 }: Cable,
+  lengthM: number,
+): LineElement => ({ kind: 'line', z0Ohm, velocityFactor, lengthM, k1, k2, lawFromMhz });

@@ -3,12 +3,18 @@ export {
   SPEED_OF_LIGHT,
   atCelsius,
   attenuationDbPer100M,
-  cableLine,
   catalogAt,
   matchedLossDb,
   phaseConstant,
 } from './attenuation.js';
-export { complexImpedance, contactOhm, multiplyAbcd, primaryConstants, writeAbcd } from './element.js';
+export {
+  cableLine,
+  complexImpedance,
+  contactOhm,
+  multiplyAbcd,
+  primaryConstants,
+  writeAbcd,
+} from './element.js';
 export { loadImpedance, reflectionOf, type Load } from './load.js';
 export type { Abcd, Element, LineElement } from './element.js';
 export { aloneDb, jointElements } from './joint.js';

@@ -1,4 +1,4 @@
-import type { CauseId } from '../prove/index.js';
+import type { CauseId, OhmMeter } from '../prove/index.js';
 import {
   usualSchools,
   type CentreSchool,
@@ -34,6 +34,8 @@ export interface Practice {
   unbraiding?: UnbraidingSchool;
   /** Which UHF plug is taken first where several fit. */
   uhfShield?: UhfShieldSchool;
+  /** How the shop’s ohm-meter reads; not stated, a hand-held one through its two leads. */
+  ohmMeter?: OhmMeter;
   /** A second person looks at each end before it is signed off. */
   twoPersonCheck?: boolean;
   /** Who may sign, by first name. */

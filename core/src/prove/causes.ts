@@ -30,6 +30,10 @@ export interface Findings {
   echo?: 'none' | 'at a joint' | 'in a cable' | 'at the arrester' | 'at the antenna' | 'spread out';
   /** Did it change after rain? */
   rain?: 'no change' | 'worse after rain';
+  /** Loss against the day it was new. */
+  drift?: 'none' | 'more, rising with frequency' | 'more, alike everywhere';
+  /** Power at both ends, against the computed loss. */
+  power?: 'as computed' | 'more lost' | 'more comes back';
 }
 
 export type TestId = keyof Findings;
@@ -73,6 +77,16 @@ export const causeTests: {
     how: 'Was it worse after rain, and better when dry?',
     answers: ['no change', 'worse after rain'],
   },
+  drift: {
+    name: 'Loss against the day it was new',
+    how: 'Sweep as it was swept for its birth record.',
+    answers: ['none', 'more, rising with frequency', 'more, alike everywhere'],
+  },
+  power: {
+    name: 'Power at both ends',
+    how: 'Forward at the radio, and in a dummy load at the far end.',
+    answers: ['as computed', 'more lost', 'more comes back'],
+  },
 };
 
 /** One cause: its name, what to do, how common it is, and how often each test answers what when it is there. */
@@ -101,6 +115,8 @@ export const causes: Cause[] = [
       loss: [0.96, 0.02, 0.02],
       echo: [0.94, 0.02, 0.01, 0.01, 0.01, 0.01],
       rain: [0.97, 0.03],
+      drift: [0.96, 0.02, 0.02],
+      power: [0.95, 0.03, 0.02],
     },
   },
   {
@@ -116,6 +132,8 @@ export const causes: Cause[] = [
       loss: [0.05, 0.15, 0.8],
       echo: [0.02, 0.94, 0.01, 0.01, 0.01, 0.01],
       rain: [0.93, 0.07],
+      drift: [0.1, 0.1, 0.8],
+      power: [0.02, 0.08, 0.9],
     },
   },
   {
@@ -131,6 +149,8 @@ export const causes: Cause[] = [
       loss: [0.06, 0.04, 0.9],
       echo: [0.02, 0.94, 0.01, 0.01, 0.01, 0.01],
       rain: [0.95, 0.05],
+      drift: [0.1, 0.05, 0.85],
+      power: [0.03, 0.07, 0.9],
     },
   },
   {
@@ -146,6 +166,8 @@ export const causes: Cause[] = [
       loss: [0.75, 0.15, 0.1],
       echo: [0.04, 0.92, 0.01, 0.01, 0.01, 0.01],
       rain: [0.95, 0.05],
+      drift: [0.7, 0.15, 0.15],
+      power: [0.5, 0.2, 0.3],
     },
   },
   {
@@ -161,6 +183,8 @@ export const causes: Cause[] = [
       loss: [0.9, 0.05, 0.05],
       echo: [0.04, 0.92, 0.01, 0.01, 0.01, 0.01],
       rain: [0.97, 0.03],
+      drift: [0.95, 0.03, 0.02],
+      power: [0.5, 0.1, 0.4],
     },
   },
   {
@@ -176,6 +200,8 @@ export const causes: Cause[] = [
       loss: [0.02, 0.68, 0.3],
       echo: [0.02, 0.94, 0.01, 0.01, 0.01, 0.01],
       rain: [0.97, 0.03],
+      drift: [0.9, 0.05, 0.05],
+      power: [0.02, 0.08, 0.9],
     },
   },
   {
@@ -191,6 +217,8 @@ export const causes: Cause[] = [
       loss: [0.2, 0.05, 0.75],
       echo: [0.05, 0.91, 0.01, 0.01, 0.01, 0.01],
       rain: [0.85, 0.15],
+      drift: [0.3, 0.05, 0.65],
+      power: [0.25, 0.45, 0.3],
     },
   },
   {
@@ -206,6 +234,8 @@ export const causes: Cause[] = [
       loss: [0.03, 0.94, 0.03],
       echo: [0.22, 0.05, 0.05, 0.01, 0.02, 0.65],
       rain: [0.12, 0.88],
+      drift: [0.05, 0.92, 0.03],
+      power: [0.1, 0.87, 0.03],
     },
   },
   {
@@ -221,6 +251,8 @@ export const causes: Cause[] = [
       loss: [0.9, 0.05, 0.05],
       echo: [0.03, 0.02, 0.92, 0.01, 0.01, 0.01],
       rain: [0.95, 0.05],
+      drift: [0.8, 0.05, 0.15],
+      power: [0.5, 0.1, 0.4],
     },
   },
   {
@@ -236,6 +268,8 @@ export const causes: Cause[] = [
       loss: [0.05, 0.05, 0.9],
       echo: [0.02, 0.02, 0.01, 0.93, 0.01, 0.01],
       rain: [0.9, 0.1],
+      drift: [0.1, 0.05, 0.85],
+      power: [0.03, 0.07, 0.9],
     },
   },
   {
@@ -251,82 +285,8 @@ export const causes: Cause[] = [
       loss: [0.95, 0.03, 0.02],
       echo: [0.04, 0.01, 0.01, 0.01, 0.92, 0.01],
       rain: [0.6, 0.4],
+      drift: [0.93, 0.04, 0.03],
+      power: [0.93, 0.04, 0.03],
     },
   },
 ];
-
-/** Causes with a shop’s own priors; those it says nothing of keep theirs, and all together are one. */
-export function withPriors(own: readonly { cause: CauseId; share: number }[]): Cause[] {
-  const wanted = causes.map((cause) => ({
-    ...cause,
-    prior: own.find((one) => one.cause === cause.id)?.share ?? cause.prior,
-  }));
-  const sum = wanted.reduce((total, { prior }) => total + prior, 0);
-  return sum > 0 ? wanted.map((cause) => ({ ...cause, prior: cause.prior / sum })) : causes;
-}
-
-/** A cause with what the findings say of it. */
-export interface RankedCause {
-  cause: Cause;
-  /** 0..1, all causes together 1. */
-  probability: number;
-}
-
-/** Probability of one answer when the cause is there; 1 for a test which was not taken. */
-function likelihood({ answers }: Cause, test: TestId, answer: string | undefined): number {
-  if (answer === undefined) return 1;
-  const at = (causeTests[test].answers as string[]).indexOf(answer);
-  return answers[test][at];
-}
-
-/**
- * Causes by their probability after the findings: Bayes' rule with tests independent of each other once the cause is known.
- *
- * @param known causes with their priors; a shop may set its own
- */
-export function rankCauses(findings: Findings, known: readonly Cause[] = causes): RankedCause[] {
-  const tests = Object.keys(causeTests) as TestId[];
-  const weighed = known.map((cause) => ({
-    cause,
-    probability: tests.reduce(
-      (product, test) => product * likelihood(cause, test, findings[test]),
-      cause.prior,
-    ),
-  }));
-  const sum = weighed.reduce((total, { probability }) => total + probability, 0);
-  return weighed
-    .map(({ cause, probability }) => ({ cause, probability: probability / sum }))
-    .sort((x, y) => y.probability - x.probability);
-}
-
-/** How much the ranking leaves open, bit: 0 when one cause is certain. */
-const openness = (ranked: readonly RankedCause[]): number =>
-  ranked.reduce((sum, { probability: p }) => (p > 0 ? sum - p * Math.log2(p) : sum), 0);
-
-/** A test not taken yet with what it is expected to settle. */
-export interface NextTest {
-  test: TestId;
-  /** Expected to be settled by it, bit. */
-  settlesBits: number;
-}
-
-/** Tests not taken yet, the one first which is expected to separate the causes best. */
-export function nextTests(findings: Findings, known: readonly Cause[] = causes): NextTest[] {
-  const now = rankCauses(findings, known);
-  const open = openness(now);
-  return (Object.keys(causeTests) as TestId[])
-    .filter((test) => findings[test] === undefined)
-    .map((test) => {
-      const left = (causeTests[test].answers as string[]).reduce((sum, answer) => {
-        const chance = now.reduce(
-          (total, { cause, probability }) => total + probability * likelihood(cause, test, answer),
-          0,
-        );
-        return chance === 0
-          ? sum
-          : sum + chance * openness(rankCauses({ ...findings, [test]: answer }, known));
-      }, 0);
-      return { test, settlesBits: open - left };
-    })
-    .sort((x, y) => y.settlesBits - x.settlesBits);
-}

@@ -1,7 +1,14 @@
 export { cardExpectation } from './cardReading.js';
 export { expectations, judge } from './expectations.js';
-export type { Expectation, ReadingJudgement, ReadingVerdict, Test } from './expectations.js';
-export { bothEnds, judgePowerSteps, type BothEnds, type PowerStep } from './powerSteps.js';
+export type { Expectation, OhmMeter, ReadingJudgement, ReadingVerdict, Test } from './expectations.js';
+export {
+  bothEnds,
+  metersDifferenceDb,
+  type ExpectedLoss,
+  judgePowerSteps,
+  type BothEnds,
+  type PowerStep,
+} from './powerSteps.js';
 export { unitDoubt, type UnitDoubt } from './unitDoubt.js';
 export { MAX_TRACE_POINTS, readTouchstone, writeTouchstone, type ReadTrace } from './touchstone/index.js';
 export { lossOneWay } from './lossOneWay.js';
@@ -38,13 +45,18 @@ export {
   causeIds,
   causeTests,
   causes,
-  nextTests,
-  rankCauses,
-  withPriors,
   type Cause,
   type CauseId,
   type Findings,
-  type NextTest,
-  type RankedCause,
   type TestId,
 } from './causes.js';
+export {
+  causesOf,
+  nextTests,
+  rankCauses,
+  withPriors,
+  type Measured,
+  type NextTest,
+  type RankedCause,
+} from './rankCauses.js';
+export { renormalised } from './renormalise.js';

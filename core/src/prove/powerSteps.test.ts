@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bothEnds, judgePowerSteps } from './index.js';
+import { bothEnds, judgePowerSteps, metersDifferenceDb } from './index.js';
 
 const step = (forwardW: number, reflectedW: number, loadW?: number) => ({
   frequencyHz: 145e6,
@@ -20,6 +20,42 @@ describe('power at both ends', () => {
   );
   it('half the power in the load is 3 dB', () =>
     expect(bothEnds(step(10, 0, 5)).lossDb).toBeCloseTo(3.01, 2));
+});
+
+describe('power at both ends against the computed loss', () => {
+  const expected = { lossDb: 0.7, toleranceDb: 0.15 };
+  // Handbook of the trade: 10 W in and 5 W out of a cable that should lose 0.7 dB is a fail; meters are good to 5 % each.
+  it('10 W in and 5 W out where 0.7 dB are computed is a fail, and names the figures', () => {
+    const judged = judgePowerSteps([step(10, 0.1, 5)], 10, expected);
+    expect(judged.verdict).toBe('fail');
+    expect(judged.why).toMatch(/10 W in and 5 W out are 3\.0 dB; 0\.7 dB are computed/);
+  });
+
+  // 10·log10(1.05/0.95) = 0.43 dB is what two meters may differ by.
+  it('what the meters may differ by is no fault', () => {
+    expect(judgePowerSteps([step(10, 0.1, 8)], 10, expected).verdict).toBe('pass');
+    expect(judgePowerSteps([step(10, 0.1, 7.5)], 10, expected).verdict).toBe('pass');
+    expect(judgePowerSteps([step(10, 0.1, 7)], 10, expected).verdict).toBe('fail');
+  });
+
+  it('meters read in series first: their difference is kept and taken off', () => {
+    // The second reads 10 % low: 0.46 dB.
+    const series = { ...step(10, 0, 9), inSeries: true as const };
+    expect(metersDifferenceDb([series])).toBeCloseTo(0.458, 3);
+    expect(judgePowerSteps([step(10, 0.1, 7.66)], 10, expected).verdict).toBe('pass');
+    expect(judgePowerSteps([series, step(10, 0.1, 7.66)], 10, expected).verdict).toBe('pass');
+    // Without the difference this would look sound.
+    expect(judgePowerSteps([{ ...series, loadW: 11 }, step(10, 0.1, 7.5)], 10, expected).verdict).toBe(
+      'fail',
+    );
+    expect(judgePowerSteps([series], 10, expected)).toMatchObject({ verdict: 'marginal' });
+  });
+
+  it('less than a cable can lose is the meters’ doing', () =>
+    expect(judgePowerSteps([step(10, 0, 10.5)], 10, expected)).toMatchObject({
+      verdict: 'marginal',
+      why: expect.stringContaining('in series') as string,
+    }));
 });
 
 describe('step by step', () => {

@@ -9,6 +9,8 @@ export interface PowerStep {
   reflectedW: number;
   /** In the dummy load at the far end, where a second meter is. */
   loadW?: number;
+  /** Both meters in series, without the cable: what they differ by. */
+  inSeries?: true;
 }
 
 /** What follows from one step. */
@@ -23,6 +25,54 @@ export const bothEnds = ({ forwardW, reflectedW, loadW }: PowerStep): BothEnds =
   ...(loadW !== undefined && loadW > 0 ? { lossDb: 10 * Math.log10(forwardW / loadW) } : {}),
 });
 
+/** Meters are good to this share of their reading, each. Common practice, no source. */
+const METER_SHARE = 0.05;
+/** Two meters at their worst against each other, dB. */
+const METERS_DB = 10 * Math.log10((1 + METER_SHARE) / (1 - METER_SHARE));
+
+/** By how much the second meter reads less than the first, dB, read without a cable between them; 0 while nobody has looked. */
+export function metersDifferenceDb(steps: readonly PowerStep[]): number {
+  const last = steps.findLast(({ inSeries, loadW }) => inSeries && loadW !== undefined && loadW > 0);
+  return last?.loadW === undefined ? 0 : 10 * Math.log10(last.forwardW / last.loadW);
+}
+
+/** What the run should lose into a dummy load, where the antenna's SWR has no part: matched loss, and how sure that is, dB. */
+export interface ExpectedLoss {
+  lossDb: number;
+  toleranceDb: number;
+}
+
+/** Loss read against the loss computed, with the meters' own accuracy. */
+function judgeLossOf(
+  steps: readonly PowerStep[],
+  { lossDb, toleranceDb }: ExpectedLoss,
+): { verdict: ReadingVerdict; why: string } | undefined {
+  const correctionDb = metersDifferenceDb(steps);
+  const compared = steps.some(({ inSeries }) => inSeries);
+  // Meters held against each other agree better than each agrees with the world.
+  const metersDb = compared ? METERS_DB / 2 : METERS_DB;
+  const read = steps.flatMap((step) => {
+    const { lossDb: db } = bothEnds(step);
+    return step.inSeries || db === undefined ? [] : [{ step, db: db - correctionDb }];
+  });
+  const worst = read.toSorted((x, y) => Math.abs(y.db - lossDb) - Math.abs(x.db - lossDb)).at(0);
+  if (!worst) return undefined;
+  const { step, db } = worst;
+  const limitDb = toleranceDb + metersDb;
+  const figures = `${step.forwardW} W in and ${step.loadW} W out are ${db.toFixed(1)} dB; ${lossDb.toFixed(1)} dB are computed, and the meters are good to ${metersDb.toFixed(1)} dB`;
+  if (db > lossDb + limitDb)
+    return {
+      verdict: 'fail',
+      why: `${figures}: too much is lost. Look for water, a bad joint or another cable.`,
+    };
+  if (db < lossDb - limitDb)
+    return {
+      verdict: 'marginal',
+      why: `${figures}: less than this cable can lose. Put both meters in series without the cable first, and keep their difference.`,
+    };
+  return undefined;
+}
+
 /** A share of full power which counts as full: meters are good to 5 %. */
 const FULL_SHARE = 0.9;
 /** SWR and loss of a cold and a warm line differ by less. Common practice, no source. */
@@ -34,11 +84,19 @@ const LOSS_RISE_DB = 0.2;
  *
  * @param steps in any order; at least one
  * @param fullW the transmitter’s *forward* power, W
+ * @param expected matched loss of the run; without it only changes are judged
  */
 export function judgePowerSteps(
-  steps: readonly PowerStep[],
+  all: readonly PowerStep[],
   fullW: number,
+  expected?: ExpectedLoss,
 ): { verdict: ReadingVerdict; why: string } {
+  const steps = all.filter(({ inSeries }) => !inSeries);
+  if (steps.length === 0)
+    return {
+      verdict: 'marginal',
+      why: `The meters differ by ${Math.abs(metersDifferenceDb(all)).toFixed(2)} dB, which is taken off from now on. Now put the run between them.`,
+    };
   const rising = steps.toSorted((x, y) => x.forwardW - y.forwardW);
   const [low] = rising;
   const first = bothEnds(low);
@@ -56,6 +114,8 @@ export function judgePowerSteps(
         why: `At ${watts(step.forwardW)} it loses ${(lossDb - first.lossDb).toFixed(1)} dB more than at ${watts(low.forwardW)}: something heats. Stop transmitting, microphone off, then touch each connector: the warm one is the place.`,
       };
   }
+  const lost = expected && judgeLossOf(all, expected);
+  if (lost) return lost;
   const most = rising[rising.length - 1].forwardW;
   if (most < FULL_SHARE * fullW)
     return {

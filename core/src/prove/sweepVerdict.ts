@@ -137,6 +137,8 @@ export interface Drift {
   /** Added loss at each shared frequency, dB. */
   frequencyHz: Float64Array;
   addedDb: Float64Array;
+  /** Is it more at the top than at the bottom, as water’s is? */
+  rises: boolean;
   verdict: ReadingVerdict;
   why: string;
 }
@@ -173,6 +175,7 @@ export function driftOf(
     return {
       frequencyHz: shared,
       addedDb,
+      rises: false,
       verdict: 'marginal',
       why: 'The two sweeps have no frequency in common.',
     };
@@ -180,12 +183,14 @@ export function driftOf(
     return {
       frequencyHz: shared,
       addedDb,
+      rises: false,
       verdict: 'pass',
       why: `At most ${formatDecibels(most)} more than when it was new: nothing has changed.`,
     };
   return {
     frequencyHz: shared,
     addedDb,
+    rises,
     verdict: most > 3 * LOSS_MARGIN.db ? 'fail' : 'marginal',
     why: rises
       ? `${formatDecibels(atHigh)} more at the top and ${formatDecibels(atLow)} at the bottom: rising with frequency${rained ? ' and after rain' : ''}, as water in the cable does.`

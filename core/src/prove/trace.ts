@@ -10,6 +10,8 @@ export interface Trace {
   frequencyHz: Float64Array;
   /** Of a one-port only `s11`; of a two-port all four. */
   s: { s11: Complexes } & Partial<Record<PortPair, Complexes>>;
+  /** Noise data which came with a two-port, kept as they stood: Hz, dB, size, degrees, noise resistance over the reference. */
+  noise?: readonly (readonly number[])[];
 }
 
 export const emptySeries = (count: number): Complexes => ({

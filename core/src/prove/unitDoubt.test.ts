@@ -15,12 +15,16 @@ describe('a reading in the wrong unit is a question, not an acceptance', () => {
     expect(unitDoubt(loop, 300)?.question).toContain('did you mean 0.3 Ω');
   });
 
-  it.each([
-    [0.0003, 0.3],
-    [300_000, 0.3],
-  ])('%d ohm is asked about too', (typed, meant) =>
-    expect(unitDoubt(loop, typed)?.meant).toBeCloseTo(meant, 9),
+  // 20 kohm is a leak, not a slip for 20 Gohm: two prefixes are no slip.
+  it.each([20e3, 90e3, 2e6])('%d ohm of insulation is a leak and not asked about', (typed) =>
+    expect(unitDoubt(insulation, typed)).toBeUndefined(),
   );
+
+  // Handbook of the trade: only when the reading is off by a factor of 300 or more and another unit explains it.
+  it('what is only a little off is wrong, not mistyped', () => {
+    for (const ohm of [0.7, 3, 40, 140]) expect(unitDoubt(loop, ohm)).toBeUndefined();
+    expect(unitDoubt(loop, 200)?.meant).toBeCloseTo(0.2, 9);
+  });
 
   it('200 where megohms are expected', () => expect(unitDoubt(insulation, 200)?.meant).toBe(200e6));
 

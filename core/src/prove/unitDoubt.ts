@@ -10,8 +10,12 @@ export interface UnitDoubt {
   question: string;
 }
 
-/** Slips of the prefix: milli, kilo, mega. */
-const SLIPS = [1e-3, 1e3, 1e-6, 1e6];
+/** One prefix too far either way; and a bare number where megohms are meant, as a megger shows it. */
+const SLIPS = [1e-3, 1e3];
+const BARE_MEGOHM = 1e6;
+const BARE_MOST = 1000;
+/** A reading which is less far off is wrong, not mistyped. Common practice, no source. */
+const FAR_OFF = 300;
 
 /**
  * Was the unit mistaken? Only where the reading as typed is out of its limits and the same digits with another prefix are within.
@@ -21,7 +25,10 @@ const SLIPS = [1e-3, 1e3, 1e-6, 1e6];
 export function unitDoubt({ expected, least, most }: Expectation, value: number): UnitDoubt | undefined {
   const within = (ohm: number): boolean => ohm >= least && ohm <= most;
   if (!Number.isFinite(value) || value === 0 || expected.unit !== 'ohm' || within(value)) return undefined;
-  const meant = SLIPS.map((slip) => value * slip).find(within);
+  const isFar = value > most ? value / most >= FAR_OFF : least / value >= FAR_OFF;
+  if (!isFar) return undefined;
+  const slips = value < BARE_MOST ? [...SLIPS, BARE_MEGOHM] : SLIPS;
+  const meant = slips.map((slip) => value * slip).find(within);
   if (meant === undefined) return undefined;
   const limits =
     most === Infinity ? `above ${formatResistance(least)}` : `about ${formatResistance(expected.value)}`;

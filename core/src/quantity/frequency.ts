@@ -14,6 +14,7 @@ export function parseFrequency(text: string): Result<number> {
     bare: 'mhz',
     most: 100e9,
     maxText: '100 GHz',
+    pointIsDecimal: true,
     // 145.500 MHz is how a channel is written, and nobody has 145 GHz.
     beyondIsUnmeant: true,
   });

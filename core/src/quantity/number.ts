@@ -56,6 +56,12 @@ export const settledMarks = (text: string, mark: DecimalMark): string =>
     written === mark ? decimalText(whole, rest) : `${whole}${rest}`,
   );
 
+/** The numbers which have a point and three digits, written so that these are decimals; those with a comma stay as they are. */
+export const pointSettled = (text: string): string =>
+  text.replace(EITHER_WAY, (all, whole: string, written: string, rest: string) =>
+    written === '.' ? decimalText(whole, rest) : all,
+  );
+
 /**
  * The decimal mark of whoever wrote these numbers, told by those which have one reading only.
  *

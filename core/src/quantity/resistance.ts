@@ -2,14 +2,16 @@ import type { Result } from './result.js';
 import { parseScaled } from './scaled.js';
 
 /**
- * Reads a meter's resistance: `0.3`, `300 mohm`, `0.3 Ω`, `1.2k`, `>200 Mohm`, `OL` (over range).
+ * Reads a meter's resistance: `0.3`, `300 mohm`, `0.3 Ω`, `1.2k`, `>200 Mohm`, `OL` (over range), `it beeps`, `silent`.
  *
  * @returns ohm; `Infinity` for an over-range reading
  * @example parseResistance('>200 Mohm') // { ok: true, value: 200000000 }
  */
 export function parseResistance(text: string): Result<number> {
   const trimmed = text.trim();
-  if (/^(o\.?l\.?|open|inf(inity)?|∞)$/i.test(trimmed)) return { ok: true, value: Infinity };
+  if (/^(o\.?l\.?|open|inf(inity)?|∞|silent|no beep)$/i.test(trimmed)) return { ok: true, value: Infinity };
+  // A beeper says that there is next to nothing between the leads, and no more.
+  if (/^(it )?beeps?$/i.test(trimmed)) return { ok: true, value: 0 };
   return parseScaled(trimmed.replace(/^>\s*/, ''), {
     kind: 'resistance',
     units: {

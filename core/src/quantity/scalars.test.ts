@@ -33,6 +33,9 @@ describe('frequency', () => {
     // A channel as it is written: the other reading is beyond any radio.
     ['145.500 MHz', 145.5e6],
     ['433,920', 433.92e6],
+    // Channels are written with a point and three digits (common practice, no source).
+    ['39.557 MHz', 39.557e6],
+    ['7.100', 7.1e6],
     ['137', 137e6],
     ['455 kHz', 455e3],
   ])('%s', (text, hertz) => {
@@ -45,6 +48,7 @@ describe('frequency', () => {
     ['9 THz', 'frequency.unknown-unit'],
     ['900 GHz', 'frequency.too-large'],
     ['7 MHz 8 MHz', 'frequency.two-numbers'],
+    ['10,368 MHz', 'frequency.ambiguous'],
   ])('refuses %s', (text, expected) => expect(code(parseFrequency(text))).toBe(expected));
 
   it('reads back what it writes to 1 kHz', () => {

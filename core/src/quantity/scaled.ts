@@ -1,4 +1,4 @@
-import { place, splitTerms } from './number.js';
+import { place, pointSettled, splitTerms } from './number.js';
 import { fail, type Problem, type Result } from './result.js';
 
 /** What a one-number quantity accepts. */
@@ -17,6 +17,8 @@ export interface ScaledQuantity {
   allowZero?: boolean;
   /** Of two readings of `145.500` the one beyond the largest value cannot be meant; without it both are asked about. */
   beyondIsUnmeant?: boolean;
+  /** Three digits behind a point are decimals: so the trade writes its channels. A comma is asked about all the same. */
+  pointIsDecimal?: boolean;
 }
 
 /** Reads one number with one unit, scaled to SI. */
@@ -24,7 +26,7 @@ export function parseScaled(text: string, q: ScaledQuantity): Result<number> {
   const scaleOf = (written: string): number | undefined =>
     q.units[(q.caseMatters ? written : written.toLowerCase()) || (q.bare ?? '')];
   const split = splitTerms(
-    text,
+    q.pointIsDecimal ? pointSettled(text) : text,
     q.kind,
     (value, unit) => !q.beyondIsUnmeant || value * (scaleOf(unit) ?? 1) <= q.most,
   );

@@ -44,7 +44,7 @@ export function evaluate(given: Design, cool: Catalog, state: RunState): Sheet {
   const parts = {
     ends: endSheets(layout, catalog, facts, route.spans),
     cuts: cutSheets(assemblies, catalog, facts, practice, { topHz, swr }),
-    proofs: proofSheets(assemblies, cool, facts, lowHz, topHz),
+    proofs: proofSheets(assemblies, cool, { facts, practice }, lowHz, topHz),
     wraps: wrapSheets(layout, catalog, { facts, practice, housings: design.housings ?? [] }),
     joints: layout.joints.map((joint) => jointSheet(joint, design, edges, topHz, referenceOhm, snags)),
     snags,

@@ -41,6 +41,7 @@ export { factAbout, factsOf, isCut, isEndMade, latestReading, newest, noFacts } 
 export { aboutOf, factKinds, factText } from './facts/kinds.js';
 export type { Fact, FactBody, FactKindId, FactOf, Facts } from './facts/kinds.js';
 export { endWorks, type EndRecord, type EndWork, type PieceOfBatch } from './facts/endRecord.js';
+export { runReadingIds, type RunReadingId } from './facts/runReading.js';
 export { readingValue, type ReadingTaken } from './facts/reading.js';
 export type { TrimRecord } from './facts/trimmed.js';
 export { batchEndId, endId, endIdsOf, endSides, jointId, otherSide, readBatchEndId } from './design/ids.js';
@@ -56,7 +57,7 @@ export {
   topHzOf,
 } from './design/lookups.js';
 export { judgeEcho, type EchoVerdict, type JudgedPeak } from './wave/echoVerdict.js';
-export { readingFindings } from './advise/readingFindings.js';
+export { driftFinding, powerFinding, readingFindings } from './advise/readingFindings.js';
 export { labelSheet, labelsOf, type Label } from './sheet/labels.js';
 export { proposeRun, type RunWish } from './advise/propose.js';
 export { checkReferences } from './design/references.js';
@@ -64,7 +65,12 @@ export type { EndSheet, JointSheet, PieceSheet, ProofSheet, SheetBody, WrapSheet
 export { USUAL_NOISE_FIGURE_DB, type Reception } from './wave/reception.js';
 export type { Remedy } from './design/remedy.js';
 export { counted, type Snag, type SnagLevel } from './snags/snag.js';
-export { runExpectations, type RunExpectation } from './advise/runExpectations.js';
+export {
+  judgeRunReading,
+  lossIntoLoad,
+  runExpectations,
+  type RunExpectation,
+} from './advise/runExpectations.js';
 export { rulerAt } from './wave/rulerAt.js';
 export { layOut } from './wave/layout.js';
 export { shorten, type Shortened } from './advise/shorten.js';

@@ -1,5 +1,5 @@
 import { MAX_KEPT_POINTS, routes, type AddTrace, type StoredTrace } from '@kobran/contract';
-import { type FarEndKind, type ReadTrace, type Result, type Trace } from '@kobran/core';
+import { renormalised, type FarEndKind, type ReadTrace, type Result, type Trace } from '@kobran/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { useEffect } from 'react';
@@ -116,6 +116,10 @@ export function traceOf({
     },
   };
 }
+
+/** A kept trace against the impedance of its run: what was swept with another reference is renormalised before it is judged. */
+export const traceAgainst = (kept: StoredTrace, referenceOhm: number): Trace =>
+  renormalised(traceOf(kept), referenceOhm);
 
 let reader: Remote<Background> | undefined;
 

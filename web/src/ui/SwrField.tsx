@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { QuantityField } from './QuantityField.js';
 
 /** A standing-wave ratio from 1 to 100. */
-function parseSwr(text: string): Result<number> {
+export function parseSwr(text: string): Result<number> {
   const read = parseDecibels(text.replace(/:\s*1\s*$/, ''));
   if (!read.ok) return fail('swr.not-a-number', `“${text}” is not a ratio.`, 'field', 'Type it like 1.5.');
   return read.value >= 1 && read.value <= 100

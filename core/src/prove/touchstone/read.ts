@@ -1,7 +1,7 @@
 import { ok, type Result } from '../../quantity/index.js';
-import { emptySeries, type Trace } from '../trace.js';
+import { emptySeries, magnitudes, type Trace } from '../trace.js';
 import { bad, defaultOptions, readOptions, type Format, type Options } from './options.js';
-import { onePortToS, twoPortToS } from './toScattering.js';
+import { normalised, onePortToS, twoPortToS } from './toScattering.js';
 
 /** Larger files than any analyser writes are a mistake. */
 export const MAX_TRACE_POINTS = 200_000;
@@ -25,11 +25,16 @@ interface Reading {
   frequencies: number[];
   values: number[];
   notes: string[];
+  /** Version 2.0 says how many frequencies there are, and on which line. */
+  promised: { count: number; line: number } | undefined;
+  /** Noise data of a two-port, row by row as they stand: frequency in Hz, then four numbers. */
+  noise: number[][];
+  inNoise: boolean;
   ended: boolean;
 }
 
 /**
- * Reads a Touchstone file: version 1.1 (.s1p and .s2p in every unit, format and parameter, any spacing, comments, noise data left out)
+ * Reads a Touchstone file: version 1.1 (.s1p and .s2p in every unit, format and parameter, any spacing, comments, noise data kept as they stand)
  * and simple 2.0.
  *
  * @param name file name; its extension says the ports where the numbers do not
@@ -47,6 +52,9 @@ export function readTouchstone(text: string, name = ''): Result<ReadTrace> {
     frequencies: [],
     values: [],
     notes: [],
+    promised: undefined,
+    noise: [],
+    inNoise: false,
     ended: false,
   };
   let from = 0;
@@ -65,7 +73,32 @@ export function readTouchstone(text: string, name = ''): Result<ReadTrace> {
     );
   if (state.frequencies.length === 0)
     return bad(1, 'there is no data in the file', 'Choose the .s1p or .s2p file that the analyser wrote.');
-  return ok({ trace: traceOf(state), notes: state.notes });
+  const missing = promiseProblem(state);
+  if (missing) return missing;
+  const trace = traceOf(state);
+  return ok({ trace, notes: [...state.notes, ...activeNotes(trace)] });
+}
+
+/** The number of frequencies which version 2.0 promises is the number it has. */
+function promiseProblem({ promised, frequencies }: Reading): Problem | undefined {
+  if (!promised || promised.count === frequencies.length) return undefined;
+  return bad(
+    promised.line,
+    `${promised.count} frequencies are promised, ${frequencies.length} are there`,
+    'The file was cut off or put together by hand: export it once more.',
+  );
+}
+
+/** More than everything cannot come back from a cable: rounding and noise apart. */
+const TOTAL = 1.01;
+
+function activeNotes({ s }: Trace): string[] {
+  const active = magnitudes(s.s11).reduce((count, size) => count + (size > TOTAL ? 1 : 0), 0);
+  return active === 0
+    ? []
+    : [
+        `At ${active} ${active === 1 ? 'frequency' : 'frequencies'} more comes back than went in (|S11| above 1): calibrate the analyser and sweep again.`,
+      ];
 }
 
 const recordSize = ({ ports }: Reading): number => (ports === 2 ? 9 : 3);
@@ -121,11 +154,21 @@ const keywords: Record<string, (value: string, line: number, state: Reading) => 
     value.toLowerCase() === 'full'
       ? undefined
       : bad(line, `matrix format ${value}`, 'Save it with the full matrix.'),
-  'number of frequencies': () => undefined,
+  'number of frequencies': (value, line, state) => {
+    const count = Number(value);
+    if (!Number.isInteger(count) || count < 1)
+      return bad(line, `“${value}” is no number of frequencies`, 'It is a whole number from 1.');
+    state.promised = { count, line };
+    return undefined;
+  },
+  'number of noise frequencies': () => undefined,
   'network data': () => undefined,
   'begin information': () => undefined,
   'end information': () => undefined,
-  'noise data': ended,
+  'noise data': (_value, _line, state) => {
+    state.inNoise = true;
+    return undefined;
+  },
   end: ended,
 };
 
@@ -152,13 +195,13 @@ function numbers(text: string, line: number, state: Reading): Problem | undefine
       `“${words[wrong].slice(0, 20)}” is not a number`,
       'Numbers with a decimal point; comments begin with !.',
     );
+  if (state.inNoise) return noiseRow(read, line, state);
   if (state.open.length === 0) {
-    state.openLine = line;
-    state.ports ??= read.length === 3 ? 1 : 2;
+    const refused = begin(read, line, state);
+    if (refused) return refused;
     if (isNoise(read, state)) {
-      state.notes.push(`Noise data from line ${line} on were left out.`);
-      state.ended = true;
-      return undefined;
+      state.inNoise = true;
+      return noiseRow(read, line, state);
     }
   }
   // Version 1.1 keeps a record of one or two ports on one line.
@@ -174,6 +217,30 @@ function numbers(text: string, line: number, state: Reading): Problem | undefine
     const problem = record(state, line);
     if (problem) return problem;
   }
+  return undefined;
+}
+
+/** A record begins: how many ports it has, where nobody has said so. */
+function begin(read: readonly number[], line: number, state: Reading): Problem | undefined {
+  state.openLine = line;
+  state.ports ??= read.length === 3 ? 1 : 2;
+  const { parameter } = state.options ?? defaultOptions;
+  return state.ports === 1 && (parameter === 'H' || parameter === 'G')
+    ? bad(line, `${parameter} parameters of one port mean nothing`, 'Export S, Z or Y.')
+    : undefined;
+}
+
+/** Frequency, least noise figure in dB, the reflection it wants (size and angle), and the noise resistance. */
+const NOISE_NUMBERS = 5;
+
+function noiseRow(read: readonly number[], line: number, state: Reading): Problem | undefined {
+  if (read.length !== NOISE_NUMBERS)
+    return bad(
+      line,
+      `${read.length} numbers where noise data have ${NOISE_NUMBERS}`,
+      'Export the noise data again, or without them.',
+    );
+  state.noise.push([read[0] * unitOf(state), ...read.slice(1)]);
   return undefined;
 }
 
@@ -204,16 +271,21 @@ const pairOf: Record<Format, (a: number, b: number) => [number, number]> = {
   DB: (db, deg) => pairOf.MA(10 ** (db / 20), deg),
 };
 
-function traceOf({ options: given, ports, order, frequencies, values }: Reading): Trace {
+function traceOf({ options: given, ports, order, frequencies, values, version, noise }: Reading): Trace {
   const options = given ?? defaultOptions;
   const toPair = pairOf[options.format];
   const count = frequencies.length;
   const frequencyHz = Float64Array.from(frequencies);
-  const shared = { referenceOhm: options.referenceOhm, frequencyHz };
+  const { parameter, referenceOhm } = options;
+  const shared = { referenceOhm, frequencyHz, ...(noise.length > 0 ? { noise } : {}) };
+  const asRatio = (pairs: number[]): number[] =>
+    version === 2 ? normalised(parameter, pairs, referenceOhm) : pairs;
   const s11 = emptySeries(count);
   if (ports === 1) {
-    for (let k = 0; k < count; k++)
-      [s11.re[k], s11.im[k]] = onePortToS(options.parameter, ...toPair(values[2 * k], values[2 * k + 1]));
+    for (let k = 0; k < count; k++) {
+      const [re, im] = asRatio(toPair(values[2 * k], values[2 * k + 1]));
+      [s11.re[k], s11.im[k]] = onePortToS(parameter, re, im);
+    }
     return { ...shared, ports: 1, s: { s11 } };
   }
   const [s21, s12, s22] = [emptySeries(count), emptySeries(count), emptySeries(count)];
@@ -221,7 +293,7 @@ function traceOf({ options: given, ports, order, frequencies, values }: Reading)
     const at = (pair: number): [number, number] =>
       toPair(values[8 * k + 2 * pair], values[8 * k + 2 * pair + 1]);
     const [second, third] = order === '21_12' ? [2, 1] : [1, 2];
-    const m = twoPortToS(options.parameter, [...at(0), ...at(second), ...at(third), ...at(3)]);
+    const m = twoPortToS(parameter, asRatio([...at(0), ...at(second), ...at(third), ...at(3)]));
     [s11.re[k], s11.im[k], s12.re[k], s12.im[k], s21.re[k], s21.im[k], s22.re[k], s22.im[k]] = m;
   }
   return { ...shared, ports: 2, s: { s11, s21, s12, s22 } };

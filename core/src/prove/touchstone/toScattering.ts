@@ -13,7 +13,24 @@ function over(ar: number, ai: number, br: number, bi: number): [number, number] 
   return [(ar * br + ai * bi) / size, (ai * br - ar * bi) / size];
 }
 
-/** One-port: S = (z − 1)/(z + 1), S = (1 − y)/(1 + y); other kinds have no one-port meaning. */
+/**
+ * Version 2.0 writes Z in ohms, Y in siemens and the mixed kinds in both; version 1.1 has all of them normalised to the reference.
+ *
+ * @param values one or four pairs, in the order 11, 12, 21, 22
+ */
+export function normalised(parameter: Parameter, values: readonly number[], referenceOhm: number): number[] {
+  const scale = (k: number): number => {
+    if (parameter === 'Z') return 1 / referenceOhm;
+    if (parameter === 'Y') return referenceOhm;
+    if (parameter === 'S') return 1;
+    const [first, last] =
+      parameter === 'H' ? [1 / referenceOhm, referenceOhm] : [referenceOhm, 1 / referenceOhm];
+    return k < 2 ? first : k >= 6 ? last : 1;
+  };
+  return values.map((value, k) => value * scale(k));
+}
+
+/** One-port: S = (z − 1)/(z + 1), S = (1 − y)/(1 + y); H and G have no one-port meaning and are refused. */
 export function onePortToS(parameter: Parameter, re: number, im: number): [number, number] {
   if (parameter === 'Z') return over(re - 1, im, re + 1, im);
   if (parameter === 'Y') return over(1 - re, -im, 1 + re, im);

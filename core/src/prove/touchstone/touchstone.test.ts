@@ -55,14 +55,18 @@ describe('what the specification shows', () => {
   it('any spacing, tabs, carriage returns and empty lines', () =>
     expect(read('\r\n#\tMHz S RI R 50\r\n\r\n   1\t0.1   0.2  ! end\r\n').s.s11.im[0]).toBe(0.2));
 
-  it('noise data after a two-port are left out, and it is said', () => {
+  it('noise data after a two-port are kept, and written again', () => {
     const result = readTouchstone(
       '# GHz S MA R 50\n1 .1 0 .2 0 .3 0 .4 0\n2 .1 0 .2 0 .3 0 .4 0\n1 .7 .64 69 .38\n2 .9 .5 60 .3\n',
     );
-    expect(result).toMatchObject({
-      ok: true,
-      value: { notes: ['Noise data from line 4 on were left out.'] },
-    });
+    if (!result.ok) throw new Error(result.problem.message);
+    const { trace } = result.value;
+    expect(trace.frequencyHz).toHaveLength(2);
+    expect(trace.noise).toEqual([
+      [1e9, 0.7, 0.64, 69, 0.38],
+      [2e9, 0.9, 0.5, 60, 0.3],
+    ]);
+    expect(read(writeTouchstone(trace), 'x.s2p').noise).toEqual(trace.noise);
   });
 
   it('version 2.0 in its simple form, with its own order of a two-port and records over several lines', () => {
@@ -71,6 +75,51 @@ describe('what the specification shows', () => {
     );
     expect(referenceOhm).toBe(75);
     expect([s.s12?.re[0], s.s21?.re[0]]).toEqual([3, 5]);
+  });
+});
+
+// Touchstone Version 2.0: Z and Y are in ohms and siemens; in 1.1 they are normalised to the reference.
+describe('version 2.0', () => {
+  const file = (parameter: string, value: string): string =>
+    `[Version] 2.0\n# MHz ${parameter} RI R 50\n[Number of Ports] 1\n[Number of Frequencies] 1\n[Reference] 50\n[Network Data]\n1 ${value} 0\n[End]\n`;
+  it.each([
+    ['Z', '100'],
+    ['Y', '0.01'],
+  ])('%s of %s is 100 ohm, a reflection of a third', (parameter, value) =>
+    expect(s11(read(file(parameter, value), 'x.s1p'))[0][0]).toBeCloseTo(1 / 3, 12),
+  );
+
+  it('a two-port of 100 ohm in series, in H: ohms, ratios and siemens', () => {
+    // H of a series resistor R: h11 = R, h12 = 1, h21 = −1, h22 = 0; S21 = 2/(2 + R/50) (standard texts).
+    const text =
+      '[Version] 2.0\n# MHz H RI R 50\n[Number of Ports] 2\n[Two-Port Data Order] 12_21\n[Number of Frequencies] 1\n[Network Data]\n1 100 0 1 0 -1 0 0 0\n[End]\n';
+    expect(read(text, 'x.s2p').s.s21?.re[0]).toBeCloseTo(0.5, 12);
+  });
+
+  it('the number of frequencies is held against what is there, with its line', () =>
+    expect(
+      readTouchstone(file('S', '0.1').replace('Frequencies] 1', 'Frequencies] 3'), 'x.s1p'),
+    ).toMatchObject({
+      ok: false,
+      problem: {
+        where: 'line 4',
+        message: expect.stringContaining('3 frequencies are promised, 1') as string,
+      },
+    }));
+});
+
+describe('what cannot be, or should not', () => {
+  it.each(['H', 'G'])('%s of one port is refused', (parameter) =>
+    expect(readTouchstone(`# MHz ${parameter} RI R 50\n1 0.1 0\n`, 'x.s1p')).toMatchObject({
+      ok: false,
+      problem: { where: 'line 2' },
+    }),
+  );
+
+  it('more than total reflection is remarked', () => {
+    const result = readTouchstone('# MHz S RI R 50\n1 1.05 0\n2 0.5 0\n3 0 -1.2\n');
+    expect(result.ok && result.value.notes.join()).toMatch(/At 2 frequencies more comes back/);
+    expect(readTouchstone('# MHz S RI R 50\n1 0.999 0\n')).toMatchObject({ ok: true, value: { notes: [] } });
   });
 });
 

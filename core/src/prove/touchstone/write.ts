@@ -6,7 +6,7 @@ import type { Trace } from '../trace.js';
  * @param comments lines for the head, without the `!`
  */
 export function writeTouchstone(
-  { ports, referenceOhm, frequencyHz, s }: Trace,
+  { ports, referenceOhm, frequencyHz, s, noise = [] }: Trace,
   comments: readonly string[] = [],
 ): string {
   const pairs = ports === 1 ? ([s.s11] as const) : ([s.s11, s.s21, s.s12, s.s22] as const);
@@ -18,5 +18,6 @@ export function writeTouchstone(
     lines.push(
       [frequencyHz[k], ...pairs.flatMap((pair) => (pair ? [pair.re[k], pair.im[k]] : [0, 0]))].join(' '),
     );
+  for (const row of noise) lines.push(row.join(' '));
   return `${lines.join('\n')}\n`;
 }

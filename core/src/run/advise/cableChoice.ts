@@ -1,6 +1,6 @@
-import { entry, type Cable, type Catalog } from '../../catalog/index.js';
+import { entry, lossToleranceOf, type Cable, type Catalog } from '../../catalog/index.js';
 import { looksOf } from '../wave/looks.js';
-import { averagePowerW, matchedLossDb } from '../../line/index.js';
+import { averagePowerW, catalogAt, matchedLossDb } from '../../line/index.js';
 import { figure, formatDecibels, formatPower, type Figure } from '../../quantity/index.js';
 import { inCable } from '../edit/betterCables.js';
 import type { Assembly, Design, Leg } from '../design/design.js';
@@ -50,7 +50,9 @@ export interface CableChoice {
  * both axes brought to 0..1: beyond it money buys little.
  * @param sheet the run as it is now, from `evaluate`
  */
-export function cableChoice(design: Design, piece: Assembly, sheet: Sheet, catalog: Catalog): CableChoice {
+export function cableChoice(design: Design, piece: Assembly, sheet: Sheet, cool: Catalog): CableChoice {
+  // As warm as the sheet was computed for.
+  const catalog = catalogAt(cool, design.service.ambientC);
   const rows = [...catalog.cables.values()]
     .map((cable) => weigh(design, piece, cable, sheet, catalog))
     .sort((x, y) => x.cable.jacketMm - y.cable.jacketMm || y.loss.value - x.loss.value);
@@ -118,7 +120,7 @@ function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, cata
       : []),
     ...placesAgainst(cable, crossed),
   ];
-  const plusMinus = own * ATTENUATION_SHARE;
+  const plusMinus = own * lossToleranceOf(cable);
   const arrivesW = service.powerW * 10 ** (-lossDb / 10);
   return {
     cable,
@@ -147,9 +149,6 @@ function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, cata
     marks: [],
   };
 }
-
-/** Nominal attenuation of a cable type is good to about this share. From memory. */
-const ATTENUATION_SHARE = 0.07;
 
 const impedanceAgainst = ({ impedanceOhm }: Cable, referenceOhm: number, receive: boolean): Objection[] =>
   impedanceOhm === referenceOhm || (receive && impedanceOhm === 75)

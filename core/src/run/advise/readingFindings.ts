@@ -1,4 +1,11 @@
-import type { Findings, Test } from '../../prove/index.js';
+import {
+  driftOf,
+  judgePowerSteps,
+  type ExpectedLoss,
+  type Findings,
+  type PowerStep,
+  type Test,
+} from '../../prove/index.js';
 import { readingValue } from '../facts/reading.js';
 import type { ProofSheet } from '../sheet/sheet.js';
 
@@ -21,5 +28,33 @@ export function readingFindings(proofs: readonly ProofSheet[]): Pick<Findings, '
       ? { insulation: least < SHORT_OHM ? 'short' : least < DRY_OHM ? 'leaky' : 'open' }
       : {}),
     ...(loop.length > 0 ? { continuity: Math.max(...loop) > BROKEN_OHM ? 'open' : 'through' } : {}),
+  };
+}
+
+/** What the power at both ends says, in the words of the causes; nothing while none was read. */
+export function powerFinding(
+  steps: readonly PowerStep[],
+  fullW: number,
+  expected: ExpectedLoss,
+): Pick<Findings, 'power'> {
+  if (!steps.some(({ inSeries }) => !inSeries)) return {};
+  const { verdict, why } = judgePowerSteps(steps, fullW, expected);
+  if (verdict !== 'fail') return { power: 'as computed' };
+  return { power: why.includes('SWR') ? 'more comes back' : 'more lost' };
+}
+
+type LossSweep = { frequencyHz: Float64Array; lossDb: Float64Array };
+
+/** What the loss against the birth record says, in the words of the causes, and the rain. */
+export function driftFinding(
+  birth: LossSweep,
+  now: LossSweep,
+  rained: boolean,
+): Pick<Findings, 'drift' | 'rain'> {
+  const { verdict, rises } = driftOf(birth, now, rained);
+  if (verdict === 'pass') return { drift: 'none' };
+  return {
+    drift: rises ? 'more, rising with frequency' : 'more, alike everywhere',
+    ...(rained ? { rain: 'worse after rain' as const } : {}),
   };
 }

@@ -23,6 +23,8 @@ const examples: [FactBody, about: string, words: RegExp][] = [
   [{ kind: 'reading', pieceId: 'main', expectation: 'loop', value: 0.31 }, 'main', /loop: 0\.31 Ω/],
   [{ kind: 'reading', pieceId: 'main', expectation: 'loss@145000000', value: 1.2 }, 'main', /loss: 1\.20 dB/],
   [{ kind: 'reading', pieceId: 'main', expectation: 'insulation', value: null }, 'main', /over range/],
+  [{ kind: 'run reading', what: 'swr', value: 1.4 }, 'swr', /SWR 1\.40/],
+  [{ kind: 'run reading', what: 'pin to shell', value: null }, 'pin to shell', /over range/],
   [
     {
       kind: 'end made',

@@ -12,6 +12,7 @@ import { notCut } from './notCut.js';
 import { note } from './note.js';
 import { powerStep } from './powerStep.js';
 import { reading } from './reading.js';
+import { runReading } from './runReading.js';
 import { sealed } from './sealed.js';
 import { shrinkFitted } from './shrinkFitted.js';
 import { trimmed } from './trimmed.js';
@@ -19,6 +20,7 @@ import { trimmed } from './trimmed.js';
 /** Every kind of fact: a new one is a file and a line here. */
 const kinds = [
   reading,
+  runReading,
   endMade,
   endFailed,
   deviation,

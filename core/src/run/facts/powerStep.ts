@@ -13,6 +13,8 @@ export const powerStep: FactKind<PowerStepRead> = {
   about: () => '',
   text: ({ power }) => {
     const { swr, lossDb } = bothEnds(power);
+    if (power.inSeries)
+      return `meters in series: ${formatPower(power.forwardW)} and ${formatPower(power.loadW ?? 0)} at ${formatFrequency(power.frequencyHz)}`;
     const lost = lossDb === undefined ? '' : `, ${formatDecibels(lossDb)} lost`;
     return `${formatPower(power.forwardW)} forward, ${formatPower(power.reflectedW)} reflected at ${formatFrequency(power.frequencyHz)}: SWR ${swr.toFixed(2)}${lost}`;
   },

@@ -82,7 +82,7 @@ export function cutSheets(
 export function proofSheets(
   assemblies: Assembly[],
   catalog: Catalog,
-  facts: Facts,
+  { facts, practice }: { facts: Facts; practice: Practice },
   lowHz: number,
   topHz: number,
 ): ProofSheet[] {
@@ -90,14 +90,17 @@ export function proofSheets(
   return assemblies.map((piece) => ({
     pieceId: piece.id,
     name: piece.label,
-    expectations: expectations(entry(catalog.cables, piece.cable), piece.lengthM, frequenciesHz).map(
-      (expectation) => {
-        const reading = latestReading(facts, piece.id, expectation.id);
-        return reading
-          ? { ...expectation, reading, judgement: judge(expectation, readingValue(reading)) }
-          : expectation;
-      },
-    ),
+    expectations: expectations(
+      entry(catalog.cables, piece.cable),
+      piece.lengthM,
+      frequenciesHz,
+      practice.ohmMeter,
+    ).map((expectation) => {
+      const reading = latestReading(facts, piece.id, expectation.id);
+      return reading
+        ? { ...expectation, reading, judgement: judge(expectation, readingValue(reading)) }
+        : expectation;
+    }),
   }));
 }
 

@@ -268,6 +268,15 @@ function Owned({ practice, onChange }: Section): ReactNode {
           ))}
         </div>
       </fieldset>
+      <Choice
+        label="Our ohm-meter"
+        value={practice.ohmMeter ?? 'two-wire'}
+        options={[
+          { value: 'two-wire', label: 'Hand-held, two leads: nothing tighter than 0.5 Ω is asked' },
+          { value: 'four-wire', label: 'Four-wire: tighter limits' },
+        ]}
+        onChange={(to) => onChange({ ohmMeter: to === 'four-wire' ? 'four-wire' : 'two-wire' })}
+      />
       <Dies practice={practice} onChange={onChange} />
     </section>
   );

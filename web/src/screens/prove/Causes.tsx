@@ -1,5 +1,9 @@
 import {
   causeTests,
+  causesOf,
+  factsOf,
+  lossIntoLoad,
+  powerFinding,
   fail,
   nextTests,
   rankCauses,
@@ -9,11 +13,13 @@ import {
   type Cause,
   type CausePrior,
   type Findings,
+  type Measured,
   type Result,
   type TestId,
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
 import { usePractice } from '../../store/usePractice.js';
 import { Choice } from '../../ui/Choice.js';
 import { QuantityField } from '../../ui/QuantityField.js';
@@ -23,14 +29,18 @@ const testIds = Object.keys(causeTests) as TestId[];
 const SHOWN = 4;
 
 /** What is wrong? Causes ranked from everything seen so far, and the test which would separate them best. */
-export function Causes({
-  swept,
-}: {
-  swept: Pick<Findings, 'match' | 'loss' | 'echo'> | undefined;
-}): ReactNode {
-  const { sheet } = useOpenRun();
+export function Causes({ swept, measured }: { swept: Findings; measured: Measured }): ReactNode {
+  const { sheet, facts, editor } = useOpenRun();
+  const catalog = useCatalog();
   const [answers, setAnswers] = useState<Partial<Record<TestId, string>>>({});
-  const known: Findings = { ...readingFindings(sheet.proofs), ...swept };
+  const steps = factsOf(facts, 'power step').map(({ power }) => power);
+  const known: Findings = {
+    ...readingFindings(sheet.proofs),
+    ...(steps.length > 0
+      ? powerFinding(steps, editor.design.service.powerW, lossIntoLoad(editor.design, catalog))
+      : {}),
+    ...swept,
+  };
   const answered = Object.fromEntries(
     testIds.flatMap((test) => {
       const answer = answers[test] ?? known[test];
@@ -40,8 +50,10 @@ export function Causes({
   const [practice, setPractice] = usePractice();
   const ours = practice.causePriors ?? [];
   const model = withPriors(ours);
-  const ranked = rankCauses(answered, model);
-  const [next] = nextTests(answered, model) as ReturnType<typeof nextTests> | [undefined];
+  // What was measured can have some of them only: a bare assembly accuses neither antenna nor arrester.
+  const possible = causesOf(measured, model);
+  const ranked = rankCauses(answered, possible);
+  const [next] = nextTests(answered, possible) as ReturnType<typeof nextTests> | [undefined];
   const any = Object.keys(answered).length > 0;
   const [likeliest] = ranked;
   return (

@@ -1,9 +1,10 @@
 import { routes } from '@kobran/contract';
-import { formatPower, judgePowerSteps, factsOf, factText, type PowerStep } from '@kobran/core';
+import { formatPower, judgePowerSteps, lossIntoLoad, factsOf, factText, type PowerStep } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { call } from '../../store/client.js';
 import { useDoing, useInstruments } from '../../store/useInstruments.js';
 import { useOpenRun } from '../../store/RunContext.js';
+import { Tick } from '../../ui/Tick.js';
 import { Caution } from '../../ui/StagePage.js';
 import { useCatalog } from '../../store/Shop.js';
 import { sayMoment } from '../../ui/dates.js';
@@ -24,6 +25,7 @@ export function PowerSteps(): ReactNode {
       : judgePowerSteps(
           steps.map(({ power }) => power),
           service.powerW,
+          lossIntoLoad(editor.design, catalog),
         );
   return (
     <section className="mt-8" aria-labelledby="power-steps">
@@ -69,6 +71,7 @@ function Entry(): ReactNode {
   const [forwardW, setForward] = useState<number>();
   const [reflectedW, setReflected] = useState<number>();
   const [loadW, setLoad] = useState<number>();
+  const [inSeries, setInSeries] = useState(false);
   const [first] = service.bands;
   const frequencyHz = (first.lowHz + first.highHz) / 2;
   const keep = (power: PowerStep): void => writer.add({ kind: 'power step', power });
@@ -90,7 +93,13 @@ function Entry(): ReactNode {
           onClick={() =>
             forwardW !== undefined &&
             reflectedW !== undefined &&
-            keep({ frequencyHz, forwardW, reflectedW, ...(loadW === undefined ? {} : { loadW }) })
+            keep({
+              frequencyHz,
+              forwardW,
+              reflectedW,
+              ...(loadW === undefined ? {} : { loadW }),
+              ...(inSeries ? { inSeries } : {}),
+            })
           }
         >
           Keep this step
@@ -111,10 +120,19 @@ function Entry(): ReactNode {
                 })
               }
             >
-              Key {formatPower(powerW)} and read
+              Transmit {formatPower(powerW)} and read
             </button>
           ))}
       </div>
+      <Tick
+        label="Both meters in series, without the run: keep their difference"
+        checked={inSeries}
+        onChange={setInSeries}
+      />
+      <p className="text-sm text-muted">
+        Choose the range so that the needle stands in its upper half; a peak reading meter is for speech, an
+        average one for carriers.
+      </p>
       {impossible && (
         <p role="alert" className="mt-1 text-sm text-stop">
           More comes back than goes forward: the two readings are swapped, or the meter is the wrong way

@@ -8,6 +8,7 @@ import {
   judgeEcho,
   judgeSweep,
   lossOneWay,
+  referenceOhmOf,
   magnitudes,
   onRuler,
   phaseDriftOf,
@@ -29,7 +30,7 @@ import { useCatalog } from '../../store/Shop.js';
 import { Standing } from './Standing.js';
 import { CircleChart } from '../../drawing/charts/CircleChart.js';
 import { EchoChart } from '../../drawing/charts/EchoChart.js';
-import { traceOf } from '../../store/useTraces.js';
+import { traceAgainst } from '../../store/useTraces.js';
 
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
 const MAX_PEAKS = 6;
@@ -50,7 +51,7 @@ export function SweepView({
   const { editor } = useOpenRun();
   const catalog = useCatalog();
   const { design } = editor;
-  const trace = useMemo(() => traceOf(kept), [kept]);
+  const trace = useMemo(() => traceAgainst(kept, referenceOhmOf(design)), [kept, design]);
   const known = kept.pieceId === '' || design.pieces.some(({ id }) => id === kept.pieceId);
   const swept = useMemo(
     () => (known ? predictSweep(design, catalog, kept.pieceId, kept.far, trace.frequencyHz) : undefined),
@@ -80,7 +81,7 @@ function SweepResult({
   const { bands } = editor.design.service;
   const measuredDb = returnLosses(trace.s.s11);
   const predictedDb = returnLosses(swept.s11);
-  const lossDb = lossOneWay(trace.s, kept.far);
+  const lossDb = lossOneWay(trace, kept.far, swept.ruler.delayS.at(-1));
   const judgements = judgeSweep({
     frequencyHz: trace.frequencyHz,
     returnLossDb: measuredDb,
@@ -102,7 +103,9 @@ function SweepResult({
           </li>
         ))}
       </ul>
-      {birth && lossDb && <Since birth={birth} kept={kept} lossDb={lossDb} trace={trace} />}
+      {birth && lossDb && (
+        <Since birth={birth} kept={kept} lossDb={lossDb} trace={trace} delayS={swept.ruler.delayS.at(-1)} />
+      )}
       <EchoSection trace={trace} swept={swept} />
       <div className="mt-4 grid gap-6 xl:grid-cols-[minmax(0,1fr)_18rem]">
         <div>
@@ -115,7 +118,7 @@ function SweepResult({
               { name: 'predicted', values: predictedDb, tone: 'ink', dashed: true },
               ...beside.map((one, k): Series => ({
                 name: one.name,
-                values: resampled(one, trace.frequencyHz),
+                values: resampled(one, trace.frequencyHz, trace.referenceOhm),
                 tone: k % 2 === 0 ? 'copper' : 'muted',
               })),
               { name: 'measured', values: measuredDb, tone: 'lake' },
@@ -149,8 +152,8 @@ function SweepResult({
 }
 
 /** Return loss of another sweep at the frequencies of this one; nothing beyond its own. */
-function resampled(other: StoredTrace, frequencyHz: Float64Array): Float64Array {
-  const { frequencyHz: own, s } = traceOf(other);
+function resampled(other: StoredTrace, frequencyHz: Float64Array, referenceOhm: number): Float64Array {
+  const { frequencyHz: own, s } = traceAgainst(other, referenceOhm);
   const values = returnLosses(s.s11);
   return frequencyHz.map((hz) => {
     const k = bisectLeft(own, hz);
@@ -187,15 +190,17 @@ function Since({
   kept,
   lossDb,
   trace,
+  delayS,
 }: {
   birth: StoredTrace;
   kept: StoredTrace;
   lossDb: Float64Array;
   trace: Trace;
+  delayS: number | undefined;
 }): ReactNode {
   const { editor } = useOpenRun();
-  const first = traceOf(birth);
-  const firstLoss = lossOneWay(first.s, birth.far);
+  const first = traceAgainst(birth, trace.referenceOhm);
+  const firstLoss = lossOneWay(first, birth.far, delayS);
   if (!firstLoss) return null;
   const { verdict, why } = driftOf(
     { frequencyHz: first.frequencyHz, lossDb: firstLoss },

@@ -1,6 +1,11 @@
 import type { StoredTrace } from '@kobran/contract';
 import {
+  arrestersOf,
+  driftFinding,
   lossOneWay,
+  referenceOhmOf,
+  type Findings,
+  type Measured,
   farEndNames,
   farEnds,
   predictSweep,
@@ -16,7 +21,14 @@ import { Choice } from '../../ui/Choice.js';
 import { sayMoment } from '../../ui/dates.js';
 import { Tick } from '../../ui/Tick.js';
 import { SweepNow } from '../../frame/SweepNow.js';
-import { readTraceFile, traceOf, useTraces, type Traces, type TraceSetting } from '../../store/useTraces.js';
+import {
+  readTraceFile,
+  traceAgainst,
+  traceOf,
+  useTraces,
+  type Traces,
+  type TraceSetting,
+} from '../../store/useTraces.js';
 import { Causes } from './Causes.js';
 import { SweepView } from './SweepView.js';
 
@@ -26,7 +38,7 @@ export function Sweeps(): ReactNode {
   const [chosen, setChosen] = useState<string>();
   const [beside, setBeside] = useState<ReadonlySet<string>>(new Set());
   const trace = traces.all.find(({ id }) => id === chosen) ?? traces.all.at(-1);
-  const found = useSweepFindings(trace);
+  const { findings, measured } = useSweepFindings(trace, traces.all);
   return (
     <>
       <section className="mt-8" aria-labelledby="sweeps">
@@ -59,7 +71,7 @@ export function Sweeps(): ReactNode {
           />
         )}
       </section>
-      <Causes swept={found} />
+      <Causes swept={findings} measured={measured} />
     </>
   );
 }
@@ -67,22 +79,48 @@ export function Sweeps(): ReactNode {
 const without = (set: ReadonlySet<string>, gone: string): Set<string> =>
   new Set([...set].filter((id) => id !== gone));
 
-/** What the shown sweep says in the words of the causes; only a sweep into a load or a matched end speaks of the line. */
-function useSweepFindings(kept: StoredTrace | undefined): ReturnType<typeof sweepFindings> | undefined {
+/** What the shown sweep says in the words of the causes, and of what it was taken. */
+function useSweepFindings(
+  kept: StoredTrace | undefined,
+  all: readonly StoredTrace[],
+): { findings: Findings; measured: Measured } {
   const { editor } = useOpenRun();
   const catalog = useCatalog();
   const { design } = editor;
   return useMemo(() => {
-    if (!kept || kept.pieceId !== '') return undefined;
-    const { frequencyHz, s } = traceOf(kept);
-    const predicted = predictSweep(design, catalog, '', kept.far, frequencyHz);
-    const lossDb = lossOneWay(s, kept.far);
-    const found = sweepFindings(predicted, { frequencyHz, s11: s.s11, ...(lossDb ? { lossDb } : {}) });
-    if (kept.far === 'load') return found;
+    const hasArrester = arrestersOf(design).length > 0;
+    const known = kept && (kept.pieceId === '' || design.pieces.some(({ id }) => id === kept.pieceId));
+    if (!kept || !known) return { findings: {}, measured: { antenna: true, arrester: hasArrester } };
+    const ohm = referenceOhmOf(design);
+    const trace = traceAgainst(kept, ohm);
+    const predicted = predictSweep(design, catalog, kept.pieceId, kept.far, trace.frequencyHz);
+    const delayS = predicted.ruler.delayS.at(-1);
+    const lossDb = lossOneWay(trace, kept.far, delayS);
+    const found = sweepFindings(predicted, {
+      frequencyHz: trace.frequencyHz,
+      s11: trace.s.s11,
+      ...(lossDb ? { lossDb } : {}),
+    });
+    const birth = all.find(
+      (one) => one.birth && one.id !== kept.id && one.pieceId === kept.pieceId && one.far === kept.far,
+    );
+    const first = birth && traceAgainst(birth, ohm);
+    const firstLoss = first && lossOneWay(first, kept.far, delayS);
+    const drift =
+      lossDb && firstLoss
+        ? driftFinding(
+            { frequencyHz: first.frequencyHz, lossDb: firstLoss },
+            { frequencyHz: trace.frequencyHz, lossDb },
+            kept.rained,
+          )
+        : {};
     // With the far end open or shorted everything comes back: match says nothing, echo and loss do.
     const { match: _, ...rest } = found;
-    return rest;
-  }, [kept, design, catalog]);
+    return {
+      findings: { ...(kept.far === 'load' ? found : rest), ...drift },
+      measured: { antenna: kept.far === 'antenna', arrester: kept.pieceId === '' && hasArrester },
+    };
+  }, [kept, all, design, catalog]);
 }
 
 /** What was measured, and the file; several at once. */
