@@ -107,7 +107,7 @@ test('a run is proved with the instruments and handed over', async ({ page, base
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Every reading is in, none fails');
   await lay(request, url, (await site('uhf')).path, '', 0);
   await page.reload();
-  await page.getByRole('button', { name: 'Key 5 W and read' }).click();
+  await page.getByRole('button', { name: 'Transmit 5 W and read' }).click();
   await expect(page.getByText(/full power is 10 W and was not tried/)).toBeVisible();
   await page.getByRole('button', { name: 'Key 10 W and read' }).click();
   await expect(page.getByText(/Nothing changes from/)).toBeVisible();

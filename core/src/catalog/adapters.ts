@@ -1,6 +1,6 @@
 import { faceName, faceOf, seriesOf, variantOf, type Face, type FaceCode } from './face.js';
 
-export const adapterForms = ['straight', 'right angle', 'saver', 'matching pad'] as const;
+export const adapterForms = ['straight', 'feed-through', 'right angle', 'saver', 'matching pad'] as const;
 export type AdapterForm = (typeof adapterForms)[number];
 
 /** A rigid piece with two faces. Lengths in mm. */
@@ -57,6 +57,8 @@ const gendered: Family[] = [
 ];
 const saved: Family[] = ['sma', 'rp-sma', 'n', 'bnc', 'tnc', 'uhf', '7-16'];
 const bent: Family[] = ['uhf', 'n', 'bnc', 'tnc', 'sma', 'rp-sma', 'f', '7-16'];
+/** Through a panel or an entry plate, jack to jack, with nut and seal. */
+const through: Family[] = ['n', 'bnc', 'tnc', 'sma', 'rp-sma', 'uhf', 'f'];
 const padded: Family[] = ['n', 'bnc'];
 
 type Row = [a: FaceCode, b: FaceCode, form: AdapterForm];
@@ -73,6 +75,11 @@ const rows: Row[] = [
   ['pair-jack', 'bnc-plug', 'straight'],
   ['pair-jack', 'bnc-jack', 'straight'],
   ['pair-jack', 'uhf-plug', 'straight'],
+  // An old 75 ohm BNC has a thin pin: look before it is pushed in.
+  ['bnc75thin-plug', 'bnc75thin-jack', 'straight'],
+  ['bnc75thin-plug', 'bnc75-jack', 'straight'],
+  ['bnc75-plug', 'bnc75thin-jack', 'straight'],
+  ...through.map((family): Row => [`${family}-jack`, `${family}-jack`, 'feed-through']),
   ...saved.map((family): Row => [`${family}-plug`, `${family}-jack`, 'saver']),
   ...bent.map((family): Row => [`${family}-plug`, `${family}-jack`, 'right angle']),
   ...padded.flatMap((family): Row[] => [
@@ -86,6 +93,7 @@ const bodyLengthMm = (face: Face): number =>
 
 const suffix: Record<AdapterForm, string> = {
   straight: '',
+  'feed-through': '-through',
   'right angle': '-angle',
   saver: '-saver',
   'matching pad': '-pad',
@@ -94,6 +102,7 @@ const suffix: Record<AdapterForm, string> = {
 /** Share of its body's length which each form adds; a bent or padded body is longer. Nominal, from memory. */
 const stretch: Record<AdapterForm, number> = {
   straight: 0.75,
+  'feed-through': 1.1,
   'right angle': 0.8,
   saver: 0.6,
   'matching pad': 1,

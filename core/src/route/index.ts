@@ -1,2 +1,2 @@
-export { entryM, isExposed, isOutdoors, legKinds, routeLength, zoneAt, zones } from './legs.js';
+export { entryM, isExposed, isOutdoors, legKindIn, legKinds, routeLength, zoneAt, zones } from './legs.js';
 export type { LegKind, LegLike, RouteLength, Zone, ZoneSpan } from './legs.js';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { entryM, routeLength, zoneAt, zones, type LegLike } from './index.js';
+import { entryM, legKindIn, routeLength, zoneAt, zones, type LegLike } from './index.js';
 
 const legs: LegLike[] = [
   { lengthM: 2, slackM: 0.3, zone: 'dry' },
@@ -49,4 +49,14 @@ describe('the length of a route', () => {
       }),
     );
   });
+});
+
+// What lies in the ground is buried or in a duct, and nothing else is. From the meaning of the words.
+describe('the kind of leg a zone stands for', () => {
+  it.each([
+    ['buried', 'surface clipped', 'direct burial'],
+    ['buried', 'duct', 'duct'],
+    ['outdoor', 'direct burial', 'surface clipped'],
+    ['outdoor', 'tower leg', 'tower leg'],
+  ] as const)('%s, %s: %s', (zone, kind, now) => expect(legKindIn(zone, kind)).toBe(now));
 });

@@ -15,6 +15,13 @@ export const legKinds = [
 ] as const;
 export type LegKind = (typeof legKinds)[number];
 
+/** The kind of leg which a zone stands for, where the kind at hand cannot be in it: what lies in the ground is buried or in a duct. */
+export const legKindIn = (zone: Zone, kind: LegKind): LegKind => {
+  const underGround = kind === 'direct burial' || kind === 'duct';
+  if (zone === 'buried') return underGround ? kind : 'direct burial';
+  return kind === 'direct burial' ? 'surface clipped' : kind;
+};
+
 /** What a route length needs of a leg. Lengths in m. */
 export interface LegLike {
   lengthM: number;

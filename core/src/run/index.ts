@@ -59,6 +59,7 @@ export {
 export { judgeEcho, type EchoVerdict, type JudgedPeak } from './wave/echoVerdict.js';
 export { driftFinding, powerFinding, readingFindings } from './advise/readingFindings.js';
 export { labelSheet, labelsOf, type Label } from './sheet/labels.js';
+export { proposalKinds, proposeRuns, type Proposal, type ProposalKind } from './advise/propose.js';
 export { proposeRun, type RunWish } from './advise/propose.js';
 export { checkReferences } from './design/references.js';
 export type { EndSheet, JointSheet, PieceSheet, ProofSheet, SheetBody, WrapSheet } from './sheet/sheet.js';

@@ -66,6 +66,8 @@ export function seenOf(
   const swr = worstSwr(atLooks.reflection, antennaSwr);
   const tube = receiveOnly ? undefined : chooseTube(service.powerW, referenceOhm, antennaSwr);
 
+  const lineDb = -sweep(elements, { re: referenceOhm, im: 0 }, Float64Array.of(topHz), referenceOhm)
+    .transmissionDb[0];
   const reception = receiveOnly ? receptionOf(service, topHz, lossDb) : undefined;
 
   const context: SnagContext = {
@@ -77,6 +79,7 @@ export function seenOf(
     lowHz,
     topHz,
     lossDb,
+    lineDb,
     swr,
     looks,
     edges: receiveOnly ? [] : edges,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { greedyPlan } from './greedy.js';
-import { allowed, groupsOf, lotKey, spanMm, takenMm } from './grouping.js';
+import { allowed, groupsOf, lotKey, soundMm, spanMm, takenMm } from './grouping.js';
 import { SAW_M, type Span, type WantedPiece } from './stock.js';
 
 const piece = (id: string, lengthM: number, over: Partial<WantedPiece> = {}): WantedPiece => ({
@@ -36,8 +36,12 @@ describe('pieces that are alike', () => {
     expect(groupsOf([piece('a', 2), piece('b', 2, { lot: 'x' }), piece('c', 2, { set: 's' })])).toHaveLength(
       3,
     ));
-  it('a span is never taken for longer than it was measured', () =>
-    expect(spanMm(span('a', 1.9999))).toBe(1999));
+  it('a span is measured down to the millimetre, and holds the saw cut which its last piece does not need', () => {
+    expect(soundMm(span('a', 1.9999))).toBe(1999);
+    expect(spanMm(span('a', 2))).toBe(2005);
+    // A tape gives 37 m to a centimetre (common practice, no source).
+    expect(spanMm(span('a', 37))).toBe(37_015);
+  });
   it('a lot nobody knows is no lot anyone asked for', () => {
     const [group] = groupsOf([piece('a', 1, { lot: 'Drum 7' })]);
     expect(allowed(group, span('x', 5, { lot: '' }))).toBe(false);

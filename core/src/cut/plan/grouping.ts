@@ -26,8 +26,19 @@ export function groupsOf(pieces: readonly WantedPiece[]): PieceGroup[] {
   return [...groups.values()].sort((x, y) => y.lengthMm - x.lengthMm);
 }
 
-/** Sound length, whole mm: what is measured is never rounded up. */
-export const spanMm = ({ lengthM }: Span): number => Math.floor(lengthM * 1000 + 1e-6);
+/** Sound length as it was measured, whole mm, never rounded up. */
+export const soundMm = ({ lengthM }: Span): number => Math.floor(lengthM * 1000 + 1e-6);
+
+/** From here on a tape gives a stretch to a centimetre. Common practice, no source. */
+const LONG_M = 10;
+const LONG_TAPE_MM = 10;
+
+/**
+ * What a stretch holds, whole mm, each piece counted with its saw cut: the last piece needs none, and a long stretch is only known to a
+ * centimetre, so that 25 and 12 m are never refused on 37 m.
+ */
+export const spanMm = ({ lengthM }: Span): number =>
+  Math.floor((lengthM + SAW_M) * 1000 + 1e-6) + (lengthM >= LONG_M ? LONG_TAPE_MM : 0);
 
 /** May a group be cut from a span? A lot nobody knows is no lot anyone asked for. */
 export const allowed = (group: PieceGroup, span: Span): boolean =>

@@ -10,3 +10,4 @@ export {
   type PlannedSpan,
 } from './cuttingPlan.js';
 export { SAW_M, soundSpans, type Source, type Span, type WantedPiece } from './stock.js';
+export { aims, type Aim } from './program.js';

@@ -1,4 +1,4 @@
-import { allowed, lotKey, spanMm, type Counts, type PieceGroup } from './grouping.js';
+import { allowed, lotKey, soundMm, spanMm, type Counts, type PieceGroup } from './grouping.js';
 import type { Source, Span } from './stock.js';
 
 /** What is wanted, in this order. */
@@ -6,6 +6,10 @@ export type Goal = 'new' | 'scrap' | 'remnant';
 
 /** A metre of a reel to be bought weighs as much as ten of one that is there. */
 export const newWeight: Record<Source, number> = { offcut: 0, reel: 1, 'to buy': 10 };
+
+/** What the first goal is: least new cable, fewest reels begun or bought, or least to pay for what is bought and begun. */
+export const aims = ['new cable', 'reels', 'cost'] as const;
+export type Aim = (typeof aims)[number];
 
 /** Limits from the goals before: new cable and scrap, mm. */
 export interface Reached {
@@ -26,6 +30,7 @@ export function programOf(
   usefulMm: number,
   goal: Goal,
   reached: Reached,
+  aim: Aim = 'new cable',
 ): { text: string; countsOf: (values: ArrayLike<number>) => Counts } {
   const pairs = groups.flatMap((group, t) =>
     spans.flatMap((span, b) => (allowed(group, span) ? [{ t, b, name: `n${t}_${b}` }] : [])),
@@ -53,26 +58,25 @@ export function programOf(
   const bought = used.filter((b) => spans[b].source === 'to buy');
   for (const [k, b] of bought.entries()) if (k > 0) rows.push(`u${bought[k - 1]} - u${b} >= 0`);
 
-  const isNew = pairs.filter(({ b }) => newWeight[spans[b].source] > 0);
-  const newCable = isNew
-    .map(({ t, b, name }) => `+ ${newWeight[spans[b].source] * groups[t].lengthMm} ${name}`)
-    .join(' ');
+  const newCable = firstGoal(aim, groups, spans, pairs, used);
   const scrap = used.map((b) => `+ s${b}`).join(' ');
   if (goal !== 'new') {
     if (newCable !== '') rows.push(`${newCable} <= ${(reached.newMm ?? 0) + 0.5}`);
     for (const b of used) {
-      const mm = spanMm(spans[b]);
+      const mm = soundMm(spans[b]);
+      const holds = spanMm(spans[b]);
       rows.push(`s${b} - ${mm} u${b} ${taken(b, '+')} + ${mm} y${b} >= 0`);
-      rows.push(`${usefulMm} y${b} ${taken(b, '+')} <= ${mm}`);
+      // Where its remnant is useful, so much less is taken than was measured.
+      rows.push(`${usefulMm + holds - mm} y${b} ${taken(b, '+')} <= ${holds}`);
       binaries.push(`y${b}`);
     }
   }
   if (goal === 'remnant') {
     rows.push(`${scrap} <= ${(reached.scrapMm ?? 0) + 0.5}`);
-    const most = Math.max(...used.map((b) => spanMm(spans[b])));
+    const most = Math.max(...used.map((b) => spanMm(spans[b]))) + MOST_OVER_MM;
     rows.push(`${used.map((b) => `m${b}`).join(' + ')} = 1`);
     for (const b of used) {
-      rows.push(`R ${taken(b, '+')} + ${most} m${b} <= ${spanMm(spans[b]) + most}`);
+      rows.push(`R ${taken(b, '+')} + ${most} m${b} <= ${soundMm(spans[b]) + most}`);
       // Only a stretch from which something is cut has a remnant.
       rows.push(
         `${on(b)
@@ -106,6 +110,33 @@ export function programOf(
     },
   };
 }
+
+/** What the first goal makes least, as terms of the program. */
+function firstGoal(
+  aim: Aim,
+  groups: readonly PieceGroup[],
+  spans: readonly Span[],
+  pairs: readonly { t: number; b: number; name: string }[],
+  used: readonly number[],
+): string {
+  const begun = used.filter((b) => spans[b].source !== 'offcut');
+  if (aim === 'reels') return begun.map((b) => `+ ${REEL_MM} u${b}`).join(' ');
+  // What is bought is paid whole; of a reel that is there only what is cut.
+  const whole = aim === 'cost' ? begun.filter((b) => spans[b].source === 'to buy') : [];
+  const metres = pairs
+    .filter(({ b }) => newWeight[spans[b].source] > 0 && !whole.includes(b))
+    .map(
+      ({ t, b, name }) =>
+        `+ ${(aim === 'cost' ? 1 : newWeight[spans[b].source]) * groups[t].lengthMm} ${name}`,
+    );
+  return [...whole.map((b) => `+ ${spanMm(spans[b])} u${b}`), ...metres].join(' ');
+}
+
+/** A stretch is never taken for so much more than it was measured, mm. */
+const MOST_OVER_MM = 20;
+
+/** A reel counts as so much, mm: figures of all goals stay in one unit. */
+export const REEL_MM = 1000;
 
 /** All pieces of a set from one lot. */
 function oneLotEach(

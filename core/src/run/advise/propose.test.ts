@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { defaultPractice } from '../../practice/index.js';
-import { catalog } from '../../catalog/index.js';
+import { catalog, entry, faceOf } from '../../catalog/index.js';
 import { anOutdoorRun, sheetOf } from '../aRun.fixture.js';
-import { proposeRun, checkReferences } from '../index.js';
+import { assembliesOf, checkReferences, proposeRun, proposeRuns } from '../index.js';
 
 const wish = anOutdoorRun();
 
@@ -101,5 +101,115 @@ describe('a run from two ports', () => {
     const arrester = design.pieces.find((piece) => piece.kind === 'arrester');
     expect(arrester && catalog.arresters.get(arrester.arrester)?.passesDc).toBe(true);
     expect(sheetOf(design).snags.filter(({ level }) => level === 'stop')).toEqual([]);
+  });
+
+  const leg = (over: Partial<(typeof wish.legs)[number]>) => ({ ...wish.legs[1], slackM: 0, ...over });
+  const cablesOf = (design: ReturnType<typeof proposeRun>) =>
+    assembliesOf(design).map(({ cable }) => entry(catalog.cables, cable));
+  const stylesOf = (design: ReturnType<typeof proposeRun>): string[] =>
+    assembliesOf(design).flatMap(({ a, b }) => [a, b].map(({ part }) => entry(catalog.parts, part).style));
+
+  // A repeater on the air all the time, 36 m up a mast: stiff line with jumpers at both ends (handbook of the trade).
+  const repeater = {
+    ...wish,
+    service: {
+      ...wish.service,
+      bands: [{ name: 'r', lowHz: 155e6, highHz: 155e6 }],
+      powerW: 50,
+      duty: 1,
+      lossBudgetDb: 1.6,
+    },
+    radio: { name: 'Duplexer', face: 'n-jack', handheld: false },
+    antenna: { name: 'Collinear', face: 'n-jack', swr: 1.5, dcShort: true },
+    legs: [
+      leg({ id: 'rack', zone: 'dry', kind: 'indoor tray', lengthM: 4 }),
+      leg({ id: 'roof', zone: 'outdoor', lengthM: 6 }),
+      leg({ id: 'mast', zone: 'ice', kind: 'tower leg', lengthM: 30 }),
+    ],
+  };
+
+  it('three stand side by side: lowest cost, best value, lowest loss, each with what it gives up', () => {
+    const all = proposeRuns(repeater, catalog, defaultPractice);
+    expect(all.flatMap(({ kinds }) => kinds)).toEqual(['lowest cost', 'best value', 'lowest loss']);
+    const [cheap, quiet] = [all[0], all[all.length - 1]];
+    expect(quiet.lineDb).toBeLessThanOrEqual(cheap.lineDb);
+    if (all.length > 1) expect(cheap.givesUp).toMatch(/dB more loss/);
+    for (const { design } of all)
+      expect(sheetOf(design).snags.filter(({ level }) => level === 'stop')).toEqual([]);
+  });
+
+  it('stiff line has a flexible jumper at both ends', () => {
+    const quiet = proposeRuns(repeater, catalog, defaultPractice).find(({ kinds }) =>
+      kinds.includes('lowest loss'),
+    );
+    const cables = cablesOf(quiet?.design ?? proposeRun(repeater, catalog, defaultPractice));
+    expect(Math.max(...cables.map(({ jacketMm }) => jacketMm))).toBeGreaterThan(12);
+    for (const end of [cables[0], cables[cables.length - 1]]) {
+      expect(end.jacketMm).toBeLessThan(12);
+      expect(end.centreKind).toBe('stranded');
+    }
+  });
+
+  // Boat: 14 m to the masthead, PL-259 wished at both ends; salt asks for tinned cable (handbook of the trade).
+  it('in salt the cable is tinned throughout, and UHF stays UHF', () => {
+    const boat = {
+      ...wish,
+      service: { ...wish.service, bands: [{ name: 'v', lowHz: 156.8e6, highHz: 156.8e6 }] },
+      radio: { name: 'Set', face: 'uhf-jack', handheld: false },
+      antenna: { name: 'Whip', face: 'uhf-jack', swr: 1.5, dcShort: true },
+      legs: [
+        leg({ id: 'hull', zone: 'dry', lengthM: 2 }),
+        leg({ id: 'mast', zone: 'salt', kind: 'tower leg', lengthM: 12 }),
+      ],
+    };
+    const design = proposeRun(boat, catalog, defaultPractice);
+    for (const cable of cablesOf(design)) expect(cable.salt, cable.name).toBe('tinned throughout');
+    const arrester = design.pieces.find((piece) => piece.kind === 'arrester');
+    expect(arrester && faceOf(entry(catalog.arresters, arrester.arrester).faces[0]).series).toBe('uhf');
+    for (const { a, b } of assembliesOf(design))
+      for (const { part } of [a, b]) expect(faceOf(entry(catalog.parts, part).face).series).toBe('uhf');
+  });
+
+  // A dipole at SWR 3 on 7.2 MHz: 30 m of 10 mm cable lose 0.32 dB matched; the mismatch is not the cable's (handbook of the trade).
+  it('mismatch does not buy thicker cable', () => {
+    const dipole = {
+      ...wish,
+      service: {
+        ...wish.service,
+        bands: [{ name: '40', lowHz: 7e6, highHz: 7.2e6 }],
+        powerW: 100,
+        duty: 0.3,
+        lossBudgetDb: 1,
+      },
+      radio: { name: 'Set', face: 'uhf-jack', handheld: false },
+      antenna: { name: 'Dipole', face: 'uhf-jack', swr: 3, dcShort: false },
+      legs: [
+        leg({ id: 'shack', zone: 'dry', lengthM: 5 }),
+        leg({ id: 'yard', zone: 'outdoor', lengthM: 25 }),
+      ],
+    };
+    for (const { design } of proposeRuns(dipole, catalog, defaultPractice).slice(0, 2))
+      expect(Math.max(...cablesOf(design).map(({ jacketMm }) => jacketMm))).toBeLessThan(11);
+    const tight = sheetOf({
+      ...proposeRun(dipole, catalog, defaultPractice),
+      service: { ...dipole.service, lossBudgetDb: 0.1 },
+    });
+    expect(tight.snags.find(({ rule }) => rule === 'loss-budget')?.why).toContain('which no cable mends');
+  });
+
+  it('nobody gets a right angle or a piercing part unasked', () => {
+    for (const face of ['n-jack', 'bnc-jack', 'sma-jack', 'tnc-jack', 'rp-sma-jack'])
+      for (const { design } of proposeRuns(
+        { ...wish, radio: { name: 'S', face, handheld: false } },
+        catalog,
+        defaultPractice,
+      )) {
+        expect(stylesOf(design).filter((style) => style === 'right angle' || style === 'piercing')).toEqual(
+          [],
+        );
+        for (const piece of design.pieces)
+          if (piece.kind === 'adapter')
+            expect(entry(catalog.adapters, piece.adapter).form).not.toBe('right angle');
+      }
   });
 });

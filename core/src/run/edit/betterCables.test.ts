@@ -47,3 +47,15 @@ describe('other cables for a piece', () => {
     expect(partFor('rca-plug', entry(catalog.cables, 'c400'), catalog)).toBeUndefined();
   });
 });
+
+// Switching a cable keeps the style of its ends; nobody gets a right angle unasked. Common practice, no source.
+it('another cable keeps the style of its ends', () => {
+  const rg58 = entry(catalog.cables, 'rg58');
+  expect(partFor('n-plug', rg58, catalog, 'n-plug-gland-10mm')).toBe('n-plug-gland-5mm');
+  expect(partFor('n-plug', rg58, catalog)).toBe('n-plug-crimp-5mm');
+  for (const { style } of [...catalog.cables.values()].flatMap((cable) => {
+    const id = partFor('bnc-plug', cable, catalog);
+    return id ? [entry(catalog.parts, id)] : [];
+  }))
+    expect(style).not.toBe('right angle');
+});

@@ -1,11 +1,19 @@
-import { entry, type Cable, type Catalog } from '../../catalog/index.js';
+import { entry, type Cable, type Catalog, type Style } from '../../catalog/index.js';
 import { partsFor } from '../../fit/index.js';
 import { attenuationDbPer100M, matchedLossDb } from '../../line/index.js';
 import { formatDecibels } from '../../quantity/index.js';
 import type { Assembly } from '../design/design.js';
 import type { Remedy } from '../design/remedy.js';
 
-/** The part with this face which fits the cable: the one fitted now if it does, else the usual choice. */
+/** Styles nobody gets who has not asked for them. */
+export const byHandOnly: ReadonlySet<Style> = new Set<Style>([
+  'bulkhead',
+  'pigtail',
+  'piercing',
+  'right angle',
+]);
+
+/** The part with this face which fits the cable: the one fitted now if it does, else one of its style, else the usual choice. */
 export function partFor(
   faceCode: string,
   cable: Cable,
@@ -16,7 +24,12 @@ export function partFor(
     cable,
     [...catalog.parts.values()].filter(({ face }) => face === faceCode),
   );
-  return (fits.find(({ id }) => id === fitted) ?? fits.at(0))?.id;
+  const style = fitted === undefined ? undefined : catalog.parts.get(fitted)?.style;
+  return (
+    fits.find(({ id }) => id === fitted) ??
+    fits.find((part) => part.style === style) ??
+    fits.find((part) => !byHandOnly.has(part.style))
+  )?.id;
 }
 
 /** The assembly in another cable, with ends of the same faces; nothing when no such part fits. */

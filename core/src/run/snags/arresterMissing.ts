@@ -69,6 +69,8 @@ const ohmOf = ({ faces: [face] }: Arrester): number | null => faceOf(face).imped
 
 /** Arresters which suit the band, the DC feed and a tube for this power. */
 function suitable({ design, catalog, lowHz, topHz, tube, referenceOhm }: SnagContext): ArresterPiece[] {
+  // A run keeps its family of connectors: the series of its own ports come first.
+  const ownSeries = new Set([design.radio.face, design.antenna.face].map((face) => faceOf(face).series));
   return [...catalog.arresters.values()]
     .filter(
       ({ lowHz: low, highHz: high, passesDc, faces: [face] }) =>
@@ -77,7 +79,11 @@ function suitable({ design, catalog, lowHz, topHz, tube, referenceOhm }: SnagCon
         (passesDc || !design.service.dcFeed) &&
         (faceOf(face).impedanceOhm ?? referenceOhm) === referenceOhm,
     )
-    .sort((x, y) => Number(ohmOf(y) === referenceOhm) - Number(ohmOf(x) === referenceOhm))
+    .sort(
+      (x, y) =>
+        Number(ownSeries.has(faceOf(y.faces[0]).series)) - Number(ownSeries.has(faceOf(x.faces[0]).series)) ||
+        Number(ohmOf(y) === referenceOhm) - Number(ohmOf(x) === referenceOhm),
+    )
     .map(({ id }): ArresterPiece => ({
       kind: 'arrester',
       id: freshId(design.pieces, 'arrester'),

@@ -1,7 +1,18 @@
-import { entry } from '../../catalog/index.js';
+import { entry, type Cable } from '../../catalog/index.js';
+import type { LegKind } from '../../route/index.js';
 import type { Finding, SnagRule } from './snag.js';
 
-/** The tightest bend of each leg against the cable in it: once, or flexed in a rotator loop. Source: cable data. */
+/** A cable which is pulled round a bend asks for so many times the radius it may rest in. Common practice, no source. */
+const PULLED_FACTOR = 2;
+
+/** The least radius a cable takes on a leg, and how it is bent there: once, while it is pulled through a duct, or again and again. */
+function leastBend(kind: LegKind, { bendOnceMm, bendRepeatedMm }: Cable): { leastMm: number; how: string } {
+  if (kind === 'rotator loop') return { leastMm: bendRepeatedMm, how: 'when flexed' };
+  if (kind === 'duct') return { leastMm: PULLED_FACTOR * bendOnceMm, how: 'while it is pulled' };
+  return { leastMm: bendOnceMm, how: 'once' };
+}
+
+/** The tightest bend of each leg against the cable in it. Source: cable data. */
 export const bendRadius: SnagRule = ({ design, catalog, layout, route }) =>
   route.spans.flatMap((span): Finding[] => {
     const leg = design.legs[span.leg];
@@ -10,9 +21,8 @@ export const bendRadius: SnagRule = ({ design, catalog, layout, route }) =>
     return layout.pieces.flatMap(({ piece, fromM, toM }): Finding[] => {
       if (piece.kind !== 'assembly' || fromM >= span.toM || toM <= span.fromM) return [];
       const cable = entry(catalog.cables, piece.cable);
-      const flexes = leg.kind === 'rotator loop';
-      const least = flexes ? cable.bendRepeatedMm : cable.bendOnceMm;
-      if (bendMm >= least) return [];
+      const { leastMm, how } = leastBend(leg.kind, cable);
+      if (bendMm >= leastMm) return [];
       return [
         {
           rule: 'bend',
@@ -22,15 +32,17 @@ export const bendRadius: SnagRule = ({ design, catalog, layout, route }) =>
           at: piece.id,
           distanceM: span.fromM,
           what: `Bent too tight in ${leg.name}`,
-          why: `${bendMm} mm radius; ${cable.name} takes ${least} mm ${flexes ? 'when flexed' : 'once'}.`,
+          why: `${bendMm} mm radius; ${cable.name} takes ${leastMm} mm ${how}.`,
           remedies: [
             {
-              title: `Widen the bend to ${least} mm`,
+              title: `Widen the bend to ${leastMm} mm`,
               detail: leg.name,
               changes: [
                 {
                   op: 'set legs',
-                  legs: design.legs.map((other) => (other === leg ? { ...leg, bendRadiusMm: least } : other)),
+                  legs: design.legs.map((other) =>
+                    other === leg ? { ...leg, bendRadiusMm: leastMm } : other,
+                  ),
                 },
               ],
             },

@@ -8,6 +8,7 @@ import { buriedJoint } from './buriedJoint.js';
 import { cableFit } from './cableFit.js';
 import { cheaperCable } from './cheaperCable.js';
 import { toolNotOwned } from './toolNotOwned.js';
+import { duplexNoise } from './duplexNoise.js';
 import { flexingCentre } from './flexingCentre.js';
 import { foilScrewOn } from './foilScrewOn.js';
 import { handheldPort } from './handheldPort.js';
@@ -17,6 +18,7 @@ import { lossBudget } from './lossBudget.js';
 import { mating } from './mating.js';
 import { peakVoltage } from './peakVoltage.js';
 import { reach } from './reach.js';
+import { saltAir } from './saltAir.js';
 import { seriesFrequency } from './seriesFrequency.js';
 import { seventyFive } from './seventyFive.js';
 import { tooManyJoints } from './tooManyJoints.js';
@@ -39,6 +41,8 @@ export const snagRules: SnagRule[] = [
   arresterMissing,
   arresterFit,
   jacket,
+  saltAir,
+  duplexNoise,
   bendRadius,
   flexingCentre,
   foilScrewOn,

@@ -18,6 +18,12 @@ export function jacketComplaint(
       why: `${cable.jacket} jacket over ${leg.lengthM} m in the ground: ${only}.`,
     };
   }
+  if (leg.kind === 'duct' && cable.wetDuct !== undefined && cable.wetDuct !== 'yes') {
+    return {
+      level: 'caution',
+      why: `${cable.jacket} jacket over ${leg.lengthM} m of duct, which fills with water in the end: ${cable.wetDuct === 'no' ? 'it takes up water' : 'it bears it only with care, drained and looked after'}.`,
+    };
+  }
   if (leg.zone !== 'dry' && leg.zone !== 'sheltered' && leg.zone !== 'buried' && !cable.uvResistant) {
     return {
       level: 'caution',
@@ -39,8 +45,9 @@ export const jacket: SnagRule = ({ design, catalog, layout, route, topHz }) =>
       .map(({ leg, at }) => ({ leg, at, found: jacketComplaint(cable, leg) }))
       .find(({ found }) => found);
     if (!worst?.found) return [];
+    // A duct fills with water: only a jacket that bears it goes there.
     const duct =
-      worst.leg.kind === 'direct burial'
+      worst.leg.kind === 'direct burial' && cable.wetDuct !== 'no'
         ? [
             {
               title: `Lay ${worst.leg.name} in a duct`,

@@ -15,10 +15,15 @@ const amplifier: Remedy = {
   ],
 };
 
+/** A mismatch which costs less is not worth a sentence, dB. */
+const TOLD_DB = 0.1;
+
 /** Loss over the service's budget at the highest frequency in use. */
-export const lossBudget: SnagRule = ({ design, catalog, layout, topHz, lossDb, reception }) => {
+export const lossBudget: SnagRule = ({ design, catalog, layout, topHz, lossDb, lineDb, reception }) => {
   const { lossBudgetDb } = design.service;
-  const judgedDb = reception?.costs.value ?? lossDb;
+  // What the antenna’s mismatch costs is not charged to the cable: no cable mends it.
+  const judgedDb = reception?.costs.value ?? lineDb;
+  const mismatchDb = lossDb - lineDb;
   if (judgedDb <= lossBudgetDb) return [];
   const assemblies = layout.pieces
     .map(({ piece }) => piece)
@@ -45,10 +50,10 @@ export const lossBudget: SnagRule = ({ design, catalog, layout, topHz, lossDb, r
       distanceM: layout.pieces.find(({ piece }) => piece === worst)?.fromM ?? 0,
       what: reception
         ? `Costs ${formatDecibels(judgedDb)} of signal-to-noise, budget ${formatDecibels(lossBudgetDb)}`
-        : `Loses ${formatDecibels(lossDb)}, budget ${formatDecibels(lossBudgetDb)}`,
+        : `Loses ${formatDecibels(lineDb)}, budget ${formatDecibels(lossBudgetDb)}`,
       why: worst
-        ? `${worst.label} alone costs ${formatDecibels(costs(worst))} at ${formatFrequency(topHz)}.`
-        : `Mismatch costs ${formatDecibels(lossDb)} at ${formatFrequency(topHz)}.`,
+        ? `${worst.label} alone costs ${formatDecibels(costs(worst))} at ${formatFrequency(topHz)}.${mismatchDb > TOLD_DB ? ` The antenna’s mismatch takes ${formatDecibels(mismatchDb)} besides, which no cable mends.` : ''}`
+        : `The joints alone cost ${formatDecibels(lineDb)} at ${formatFrequency(topHz)}.`,
       remedies: [
         ...(worst ? lessLoss(worst, over) : []),
         ...(reception && !reception.amplified ? [amplifier] : []),

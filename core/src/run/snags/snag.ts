@@ -43,6 +43,8 @@ export interface SnagContext {
   topHz: number;
   /** Loss from forward power at the radio to power in the antenna at the highest frequency, dB. */
   lossDb: number;
+  /** Loss of the run into a matched load at the highest frequency, dB: what cable and joints cost, without the antenna’s mismatch. */
+  lineDb: number;
   /** SWR on the line near the antenna. */
   swr: number;
   /** Where voltage, SWR and heat are looked at: the edges of every band and where the antenna is worst in it. */

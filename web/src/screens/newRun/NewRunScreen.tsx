@@ -4,12 +4,19 @@ import {
   defaultPractice,
   evaluate,
   faceOf,
+  legKindIn,
   formatDecibels,
   formatLength,
+  longestAssembly,
   noFacts,
   parseDecibels,
   parseLength,
-  proposeRun,
+  DESIGN_SCHEMA,
+  proposalKinds,
+  proposeRuns,
+  type Design,
+  type Proposal,
+  type ProposalKind,
   type Leg,
   type RunWish,
   type Zone,
@@ -64,7 +71,11 @@ export function NewRunScreen(): ReactNode {
   const catalog = useCatalog();
   // Every cable is tried for a proposal: typing does not wait for it.
   const settled = useDeferredValue(wish);
-  const design = useMemo(() => proposeRun(settled, catalog, practice), [settled, catalog, practice]);
+  const proposals = useMemo(() => proposeRuns(settled, catalog, practice), [settled, catalog, practice]);
+  const [kind, setKind] = useState<ProposalKind>('best value');
+  const design =
+    (proposals.find(({ kinds }) => kinds.includes(kind)) ?? proposals.at(0))?.design ??
+    ({ schema: DESIGN_SCHEMA, ...settled, pieces: [] } satisfies Design);
   const sheet = useMemo(
     () => evaluate(design, catalog, { facts: noFacts, practice, sweepPoints: 2 }),
     [design, catalog, practice],
@@ -207,7 +218,9 @@ export function NewRunScreen(): ReactNode {
                 value: zone,
                 label: zone === 'dry' ? 'dry (all indoors)' : zone,
               }))}
-              onChange={(zone) => leg(1, { zone: zone as Zone })}
+              onChange={(zone) =>
+                leg(1, { zone: zone as Zone, kind: legKindIn(zone as Zone, wish.legs[1].kind) })
+              }
             />
             <Tick
               label="Direct current is fed over the cable"
@@ -245,6 +258,7 @@ export function NewRunScreen(): ReactNode {
           </section>
         </div>
         <section className="mt-6 border-t-2 border-ink pt-3" aria-label="Proposal" aria-live="polite">
+          <Proposals proposals={proposals} kind={kind} onChoose={setKind} />
           <p className="text-lg font-bold">
             {design.pieces.length === 0 ? 'No parts of the catalogue join these two' : sheet.headline}
           </p>
@@ -266,5 +280,49 @@ export function NewRunScreen(): ReactNode {
         </section>
       </main>
     </div>
+  );
+}
+
+/** Lowest cost, best value and lowest loss side by side, each with what it gives up. */
+function Proposals({
+  proposals,
+  kind,
+  onChoose,
+}: {
+  proposals: readonly Proposal[];
+  kind: ProposalKind;
+  onChoose: (kind: ProposalKind) => void;
+}): ReactNode {
+  const { cables } = useCatalog();
+  if (proposals.length === 0) return null;
+  const chosen = proposals.find(({ kinds }) => kinds.includes(kind)) ?? proposals[0];
+  return (
+    <fieldset className="mb-3">
+      <legend className="sr-only">Proposals</legend>
+      <div className="grid gap-3 sm:grid-cols-3">
+        {proposals.map((one) => {
+          const main = longestAssembly(one.design);
+          return (
+            <label
+              key={one.kinds[0]}
+              className="flex cursor-pointer gap-3 rounded border border-rule p-3 has-checked:border-ink has-checked:bg-paper"
+            >
+              <input
+                type="radio"
+                name="proposal"
+                className="mt-1"
+                checked={one === chosen}
+                onChange={() => onChoose(proposalKinds.find((it) => one.kinds.includes(it)) ?? 'best value')}
+              />
+              <span>
+                <strong className="block first-letter:uppercase">{one.kinds.join(', ')}</strong>
+                {main && cables.get(main.cable)?.name}, {formatDecibels(one.lineDb)} in the line
+                {one.givesUp && <span className="block text-sm text-muted">{one.givesUp}</span>}
+              </span>
+            </label>
+          );
+        })}
+      </div>
+    </fieldset>
   );
 }

@@ -1,5 +1,6 @@
 import {
   formatFigure,
+  formatResistance,
   formatSpread,
   latestReading,
   parseDecibels,
@@ -75,7 +76,11 @@ function Proof({ proof }: { proof: ProofSheet }): ReactNode {
                 <p className="pt-1.5">
                   <FigureText figure={expected} />{' '}
                   <span className="figures text-sm text-muted">
-                    {expected.value === Infinity ? 'above 100 MΩ' : formatSpread(expected, units)}
+                    {expected.value === Infinity
+                      ? 'above 100 MΩ'
+                      : isOhm
+                        ? `at most ${formatResistance(expectation.most)}`
+                        : formatSpread(expected, units)}
                   </span>
                 </p>
               </div>

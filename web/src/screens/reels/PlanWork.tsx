@@ -1,10 +1,11 @@
-import { formatLength, parseLength, usualPlan, type PieceToCut } from '@kobran/core';
+import { aims, formatLength, parseLength, usualPlan, type Aim, type PieceToCut } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import type { PlanNews } from '../../background/planWork.js';
 import type { useCuttingPlan } from '../../background/useCuttingPlan.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useShop } from '../../store/Shop.js';
 import { LengthField } from '../../ui/LengthField.js';
+import { Choice } from '../../ui/Choice.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 
 /** Time for the proof, s. */
@@ -22,6 +23,7 @@ export function PlanWork({
   const { units } = usePreferences();
   const [usefulM, setUseful] = useState(usualPlan.usefulM);
   const [buyM, setBuy] = useState(usualPlan.buyM);
+  const [aim, setAim] = useState<Aim>('new cable');
   const { state } = solver;
   return (
     <div className="mt-4 print:hidden">
@@ -38,6 +40,18 @@ export function PlanWork({
             onChange={setBuy}
           />
         </div>
+        <div className="w-56">
+          <Choice
+            label="First of all"
+            value={aim}
+            options={[
+              { value: 'new cable', label: 'use up what is there' },
+              { value: 'reels', label: 'begin the fewest reels' },
+              { value: 'cost', label: 'pay the least' },
+            ]}
+            onChange={(to) => setAim(aims.find((one) => one === to) ?? 'new cable')}
+          />
+        </div>
         {state.kind === 'working' ? (
           <button className="button min-h-9" onClick={solver.cancel}>
             Stop
@@ -50,7 +64,7 @@ export function PlanWork({
               solver.start({
                 wanted,
                 reels: [...catalog.reels.values()],
-                limits: { usefulM, buyM, limitS: LIMIT_S },
+                limits: { usefulM, buyM, limitS: LIMIT_S, aim },
               })
             }
           >

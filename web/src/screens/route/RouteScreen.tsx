@@ -1,6 +1,7 @@
 import {
   formatLength,
   freshId,
+  legKindIn,
   legKinds,
   parseLength,
   stageHeadline,
@@ -125,7 +126,7 @@ function LegRow({
   return (
     <li
       aria-label={leg.name}
-      className="grid items-start gap-3 py-3 sm:grid-cols-3 xl:grid-cols-[minmax(0,1.5fr)_minmax(0,1.2fr)_minmax(0,1fr)_7rem_7rem_auto]"
+      className="grid items-start gap-3 py-3 sm:grid-cols-3 xl:grid-cols-[minmax(0,1.4fr)_minmax(0,1.2fr)_minmax(0,1fr)_6.5rem_6rem_6.5rem_auto]"
     >
       <TextField
         label="Leg"
@@ -143,7 +144,7 @@ function LegRow({
         label="Zone"
         value={leg.zone}
         options={zones.map((zone) => ({ value: zone, label: zone }))}
-        onChange={(zone) => onChange({ ...leg, zone: zone as Zone })}
+        onChange={(zone) => onChange({ ...leg, zone: zone as Zone, kind: legKindIn(zone as Zone, leg.kind) })}
       />
       <QuantityField
         label="Length"
@@ -158,6 +159,14 @@ function LegRow({
         format={format}
         parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft', allowZero: true })}
         onChange={(slackM) => onChange({ ...leg, slackM })}
+      />
+      <QuantityField
+        label="Tightest bend"
+        value={leg.bendRadiusMm === undefined ? undefined : leg.bendRadiusMm / 1000}
+        placeholder="none"
+        format={(metres) => formatLength(metres, { system: units, small: true, digits: 0, fraction: 16 })}
+        parse={(text) => parseLength(text, { unit: units === 'metric' ? 'mm' : 'in', allowZero: true })}
+        onChange={(metres) => onChange(withBend(leg, metres))}
       />
       <div className="flex gap-1 pt-6">
         <button
@@ -182,6 +191,11 @@ function LegRow({
       </div>
     </li>
   );
+}
+
+/** The radius of the leg’s tightest bend, m; nothing is no bend. */
+function withBend({ bendRadiusMm: _, ...leg }: Leg, metres: number): Leg {
+  return metres === 0 ? leg : { ...leg, bendRadiusMm: Math.round(metres * 1000) };
 }
 
 /** The legs on the run’s own ruler; slack is drawn as a loop at the end of its leg. */

@@ -1,0 +1,30 @@
+import { entry } from '../../catalog/index.js';
+import type { Finding, SnagRule } from './snag.js';
+
+/** A transmitter which is always on beside its own receiver hears every contact that moves. Common practice, no source. */
+const ALWAYS_ON = 0.99;
+
+/** Foil under a braid, and loose contacts, make noise under duplex: repeaters and beacons. Common practice, no source. */
+export const duplexNoise: SnagRule = ({ design, catalog, layout }) => {
+  const { powerW, duty } = design.service;
+  if (powerW === 0 || duty < ALWAYS_ON) return [];
+  return layout.pieces.flatMap(({ piece, fromM }): Finding[] => {
+    if (piece.kind !== 'assembly') return [];
+    const cable = entry(catalog.cables, piece.cable);
+    if (cable.shieldKind !== 'foil and braid') return [];
+    return [
+      {
+        rule: 'duplex-noise',
+        of: piece.id,
+        level: 'note',
+        stage: 'plan',
+        at: piece.id,
+        distanceM: fromM,
+        what: `${cable.name} may make noise under duplex`,
+        why: `${powerW} W on the air all the time: foil rubbing on braid, and any loose contact, is heard in the receiver. Corrugated line or two braids are quiet.`,
+        remedies: [],
+        source: 'common practice, no source',
+      },
+    ];
+  });
+};
