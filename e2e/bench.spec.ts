@@ -109,7 +109,7 @@ test('a run is proved with the instruments and handed over', async ({ page, base
   await page.reload();
   await page.getByRole('button', { name: 'Transmit 5 W and read' }).click();
   await expect(page.getByText(/full power is 10 W and was not tried/)).toBeVisible();
-  await page.getByRole('button', { name: 'Key 10 W and read' }).click();
+  await page.getByRole('button', { name: 'Transmit 10 W and read' }).click();
   await expect(page.getByText(/Nothing changes from/)).toBeVisible();
   await page.getByRole('button', { name: 'Sweep now' }).click();
   await page.getByRole('button', { name: 'Make it the birth record' }).click();
