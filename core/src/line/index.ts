@@ -15,6 +15,18 @@ export {
   primaryConstants,
   writeAbcd,
 } from './element.js';
+export {
+  COPPER_SIEMENS_PER_M,
+  coaxLine,
+  lossFromDimensions,
+  outerForImpedance,
+  permittivityOf,
+  skinDepthM,
+  te11CutoffHz,
+  type CoaxDimensions,
+} from './coax.js';
+export { fitLossLaw, type FittedLaw, type LossPoint } from './lossLaw.js';
+export { largestSingularValue, reciprocityError } from './traceLaws.js';
 export { loadImpedance, reflectionOf, type Load } from './load.js';
 export type { Abcd, Element, LineElement } from './element.js';
 export { aloneDb, jointElements } from './joint.js';

@@ -47,7 +47,7 @@ describe('echo over distance', () => {
 
   it('states resolution and range: 1/(2B) widened by the window, and 1/(2Δf)', () => {
     const { resolutionS, rangeS, window } = echo([line(3)]);
-    expect(resolutionS).toBeCloseTo(1.8 / (2 * 500e6), 15);
+    expect(resolutionS).toBeCloseTo(1.96 / (2 * 500e6), 15);
     expect(rangeS).toBeCloseTo(1 / (2 * 1.25e6), 12);
     expect(window).toContain('Kaiser');
   });

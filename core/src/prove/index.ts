@@ -60,3 +60,6 @@ export {
   type RankedCause,
 } from './rankCauses.js';
 export { renormalised } from './renormalise.js';
+export { unknownCable, type UnknownCable } from './unknownCable.js';
+export { powerDetective, type ExcessKind, type LossRead } from './powerDetective.js';
+export { latticeEchoes, riseTimeS, type LatticeEcho, type Step as ImpedanceStep } from './lattice.js';

@@ -5,3 +5,4 @@ export { halfWaveBalun } from './halfWaveBalun.js';
 export { quarterWave, type QuarterWave } from './quarterWave.js';
 export { seriesSections } from './seriesSection.js';
 export { stubMatches, stubReactance, trapStub } from './stub.js';
+export { oddQuartersThatReach, twelfthWaveDegrees } from './twelfthWave.js';

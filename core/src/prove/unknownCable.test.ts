@@ -1,0 +1,29 @@
+import { describe, expect, it } from 'vitest';
+import { catalog, entry } from '../catalog/index.js';
+import { cableLine, loaded, matchedLossDb, scattering } from '../line/index.js';
+import { unknownCable } from './index.js';
+
+const f = Float64Array.from({ length: 401 }, (_, k) => 5e6 + k * 0.5e6);
+
+// Computed from the chain matrices of the catalogue's cables, which know nothing of this formula.
+describe('what cable is this?', () => {
+  it.each([
+    ['rg213', 6, 50],
+    ['rg59', 9, 75],
+    ['c400', 14, 50],
+  ])('%s of %d m is told from its open and shorted sweeps', (id, lengthM, ohm) => {
+    const cable = entry(catalog.cables, id);
+    const s = scattering([cableLine(cable, lengthM)], f, 50);
+    const found = unknownCable(loaded(s, { re: 1, im: 0 }), loaded(s, { re: -1, im: 0 }), f, 50, lengthM);
+    expect(found?.impedanceOhm).toBeCloseTo(ohm, 0);
+    expect(found?.velocityFactor).toBeCloseTo(cable.velocityFactor, 2);
+    const middleHz = (f[0] + f[f.length - 1]) / 2;
+    expect((found?.lossDb ?? 0) / matchedLossDb(cable, middleHz, lengthM)).toBeCloseTo(1, 0);
+  });
+
+  it('two sweeps of the same end say nothing', () => {
+    const s = scattering([cableLine(entry(catalog.cables, 'rg213'), 6)], f, 50);
+    const open = loaded(s, { re: 1, im: 0 });
+    expect(unknownCable(open, open, f, 50)).toBeUndefined();
+  });
+});
