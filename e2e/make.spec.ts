@@ -37,7 +37,7 @@ test('the shop’s practice changes the card: schools, tools, dies, crew and the
   await page.getByRole('link', { name: 'Open the card' }).last().click();
   await expect(page.getByText('hot-air gun – not in the shop')).toBeVisible();
   for (let k = 0; k < 6; k++) await page.keyboard.press('Space');
-  await expect(title(page)).toContainText('Mark the jacket 43.5 mm from the cut end');
+  await expect(title(page)).toContainText('Mark the jacket about 43.5 mm from the cut end');
   await expect(page.getByText('Our practice: ruler. Gives a figure')).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'Second' })).toBeVisible();
 });

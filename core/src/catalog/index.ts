@@ -44,7 +44,7 @@ export { seriesById } from './series/index.js';
 export type { Series, SeriesId, SeriesVariant } from './series/index.js';
 export { stopToPlaneMm, styleIds } from './part.js';
 export type { Part, PartDimensions, PinBore, Style, TrainItem } from './part.js';
-export { hexDiesMm, partOf, styleById } from './parts/index.js';
+export { hexDiesMm, nominalSource, partOf, styleById } from './parts/index.js';
 export { adapterForms, type Adapter, type AdapterForm } from './adapters.js';
 export { GAS_TUBE_TOLERANCE, gasTubeVolts } from './arresters.js';
 export type { Arrester } from './arresters.js';

@@ -2,10 +2,10 @@ import prand, { type RandomGenerator } from 'pure-rand';
 import { catalog, entry, type Cable, type Part, type TrainItem } from '../catalog/index.js';
 import { MISSED_WEIGHT, below, shuffled } from '../chance/index.js';
 import { fitCable, type DrillScore } from '../fit/index.js';
-import { formatLength, type UnitSystem } from '../quantity/index.js';
+import { type UnitSystem } from '../quantity/index.js';
 import { cardFor, type Card } from './card.js';
 import { drawnEnd, faultKinds, faultsOf, type DrawnEnd, type EndFault } from './endFaults.js';
-import type { GaugeStretch } from './stripGauge.js';
+import { stripText, type GaugeStretch } from './stripGauge.js';
 
 export const assemblyDrills = ['order', 'strip', 'fault'] as const;
 export type AssemblyDrill = (typeof assemblyDrills)[number];
@@ -141,10 +141,7 @@ function stripQuestion(id: string, card: Card, rng: RandomGenerator, system: Uni
   const lengths = card.gauge.stretches.map(({ lengthMm }) => lengthMm);
   const formatLengths = (some: number[]): string =>
     card.gauge.stretches
-      .map(
-        ({ layer }: GaugeStretch, k) =>
-          `${layer} ${formatLength(some[k] / 1000, { system, small: true, fraction: 32 })}`,
-      )
+      .map(({ layer }: GaugeStretch, k) => `${layer} ${stripText(some[k], system)}`)
       .join(', ');
   const right = formatLengths(lengths);
   const wrong = new Map<string, string>();

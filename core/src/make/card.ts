@@ -1,9 +1,9 @@
 import type { Cable, Part, TrainItem } from '../catalog/index.js';
-import { formatLength, type UnitSystem } from '../quantity/index.js';
+import { type UnitSystem } from '../quantity/index.js';
 import type { RecipeInput, Step, WorkId } from './recipe.js';
 import { recipes, works } from './recipes/index.js';
 import { usualSchools, type MakeSchools } from './schools.js';
-import { stripGauge, type StripGauge } from './stripGauge.js';
+import { stripGauge, stripText, type StripGauge } from './stripGauge.js';
 import type { ToolNeed } from './tools.js';
 
 /** The bench instructions for one end. */
@@ -57,7 +57,7 @@ export function cardFor(
     part,
     cable,
     gauge,
-    small: (mm) => formatLength(mm / 1000, { system, small: true, fraction: 32 }),
+    small: (mm) => stripText(mm, system),
     schools: options.schools ?? usualSchools,
     exposed: options.exposed ?? false,
     farEndMade: options.farEndMade ?? false,

@@ -321,7 +321,7 @@ describe('schools change the card', () => {
 
   it('speaks the units of the shop', () => {
     const inches = cardFor(part('uhf-plug-crimp-10mm'), cable('rg213'), 'imperial');
-    expect(inches && titles(inches)).toContain('Take the jacket off, 1 23/32 in back from the cut');
+    expect(inches && titles(inches)).toContain('Take the jacket off, about 1 23/32 in back from the cut');
   });
 });
 

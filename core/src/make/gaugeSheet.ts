@@ -1,9 +1,9 @@
-import { formatLength, type UnitSystem } from '../quantity/index.js';
+import { type UnitSystem } from '../quantity/index.js';
 import type { Card } from './card.js';
 import { cutsFromEnd } from './marking.js';
 import { stripToolSettings } from './stripTool.js';
 import { A4, type Ink, type Paper, type Shape } from './paper.js';
-import type { Layer } from './stripGauge.js';
+import { stripText, type Layer } from './stripGauge.js';
 
 const MARGIN = 15;
 /** The bar which says whether the printer kept the scale, mm. */
@@ -168,16 +168,13 @@ function gauge(shapes: Shape[], text: Write, card: Card, system: UnitSystem, top
       MARGIN + jacketCutMm + 4,
       y - 2,
       10,
-      `${layer} cut at ${lengthText(atMm, system)}, ± ${toleranceMm} mm`,
+      `${layer} cut at ${stripText(atMm, system)}, ± ${toleranceMm} mm`,
     );
     y += 6;
   }
   if (stretches.length === 0) text(MARGIN, y - 2, 10, 'Nothing is stripped: cut it square.');
   return bottom + 4;
 }
-
-const lengthText = (mm: number, system: UnitSystem): string =>
-  formatLength(mm / 1000, { system, small: true, fraction: 32 });
 
 /** Loose parts at true size; a new row where the paper ends. */
 function train(shapes: Shape[], text: Write, card: Card, top: number): number {
@@ -219,7 +216,7 @@ function train(shapes: Shape[], text: Write, card: Card, top: number): number {
 
 function marks(text: Write, card: Card, system: UnitSystem, top: number): number {
   const blades = stripToolSettings(card.gauge, card.cable)
-    .map(({ atMm, leavesMm }) => `${lengthText(atMm, system)} leaving ${leavesMm.toFixed(1)} mm across`)
+    .map(({ atMm, leavesMm }) => `${stripText(atMm, system)} leaving ${leavesMm.toFixed(1)} mm across`)
     .join('; ');
   text(MARGIN, top, 10, 'Without a ruler', { bold: true });
   text(MARGIN, top + 5, 9, card.gauge.partAsGauge);

@@ -52,7 +52,7 @@ export type {
 } from './schools.js';
 export { spokenCommand, type SpokenCommand } from './spokenCommand.js';
 export { shareDifference, tally, wilson, type EndOutcome, type Tally } from './statistics.js';
-export { STRIP_TOLERANCE_MM, stripGauge } from './stripGauge.js';
+export { STRIP_TOLERANCE_MM, stripGauge, stripText } from './stripGauge.js';
 export type { GaugeStretch, Layer, StripGauge } from './stripGauge.js';
 export { stripToolSettings, type Blade } from './stripTool.js';
 export { owns, ownsDie, toolIds, toolNames, formatTool, type ToolId, type ToolNeed } from './tools.js';

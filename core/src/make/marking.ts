@@ -1,4 +1,5 @@
 import type { RecipeInput } from './recipe.js';
+import { about } from './stripGauge.js';
 import type { MarkingSchool } from './schools.js';
 import { stripToolSettings } from './stripTool.js';
 
@@ -13,10 +14,12 @@ type MarkingInput = Pick<RecipeInput, 'gauge' | 'cable' | 'small' | 'schools'>;
 
 const ways: Record<MarkingSchool, (input: MarkingInput) => Marking> = {
   ruler: ({ gauge, small }) => ({
-    title: `Mark the jacket ${small(gauge.jacketCutMm)} from the cut end`,
+    title: `Mark the jacket ${about(gauge)}${small(gauge.jacketCutMm)} from the cut end`,
     how: `${cutsFromEnd(gauge)
       .map(({ layer, atMm }) => `${layer} at ${small(atMm)}`)
-      .join(', ')}; all measured from the cut end, each ± ${small(gauge.toleranceMm)}.`,
+      .join(
+        ', ',
+      )}; all measured from the cut end, each ± ${small(gauge.toleranceMm)}.${gauge.nominal ? ' Figures for parts of this kind: check them against yours.' : ''}`,
     right: ['a fine line all round, square to the cable'],
   }),
   part: ({ gauge }) => ({

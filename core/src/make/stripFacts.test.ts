@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { catalog, entry } from '../catalog/index.js';
 import { fitCable } from '../fit/index.js';
-import { stripGauge } from './index.js';
+import { cardFor, stripGauge, stripText } from './index.js';
 
 const gauge = (part: string, cable: string) =>
   stripGauge(entry(catalog.parts, part), entry(catalog.cables, cable));
@@ -161,5 +161,23 @@ describe('crimp UHF and BNC, as the trade knows them', () => {
   it('crimp UHF: the end is about 6 mm (1/4 in) longer than the connector', () => {
     const { jacketCutMm } = gauge('uhf-plug-crimp-10mm', 'rg213');
     expect(jacketCutMm - entry(catalog.parts, 'uhf-plug-crimp-10mm').jacketToPlaneMm).toBeCloseTo(6, 1);
+  });
+});
+
+// Handbook of the trade: no more digits than a hand can meet; a figure of the kind of part is “about” until its own sheet is entered.
+describe('honest digits', () => {
+  it('half a millimetre, or 1/32 in, is what a blade meets', () => {
+    expect(stripText(15.9, 'metric')).toBe('16 mm');
+    expect(stripText(43.4, 'metric')).toBe('43.5 mm');
+    expect(stripText(28.575, 'imperial')).toBe('1 1/8 in');
+  });
+
+  it('the card says about, and stops saying it when the figures come from the part’s own sheet', () => {
+    const part = entry(catalog.parts, 'uhf-plug-solder-10mm');
+    const cable = entry(catalog.cables, 'rg213');
+    const jacketStep = (source: string) =>
+      cardFor({ ...part, source }, cable, 'metric')?.steps.find(({ id }) => id === 'jacket')?.title;
+    expect(jacketStep(part.source)).toContain('about 28.5 mm');
+    expect(jacketStep('the sheet in the bag')).toContain('off, 28.5 mm');
   });
 });

@@ -1,5 +1,6 @@
-import { braidMm, type Cable, type Part } from '../catalog/index.js';
+import { braidMm, nominalSource, type Cable, type Part } from '../catalog/index.js';
 import { fitCable, type CableFit } from '../fit/cableFit.js';
+import { formatLength, type UnitSystem } from '../quantity/index.js';
 import { partAsGauge } from './partAsGauge.js';
 
 export type Layer = 'centre' | 'dielectric' | 'braid' | 'tube' | 'jacket';
@@ -19,11 +20,22 @@ export interface StripGauge {
   jacketCutMm: number;
   jacketMm: number;
   toleranceMm: number;
+  /** Figures of the kind of part, not of a sheet or of the part in the hand: they are said as “about”. */
+  nominal: boolean;
   /** The same by holding the part against the cable; usable by touch. */
   partAsGauge: string;
   fit: CableFit;
   source: string;
 }
+
+/** A strip length in half millimetres or 1/32 in: finer than its tolerance it would only look exact. */
+export function stripText(mm: number, system: UnitSystem): string {
+  const halves = Math.round(mm * 2);
+  return formatLength(halves / 2000, { system, small: true, fraction: 32, digits: halves % 2 });
+}
+
+/** Said before a length which nobody has measured. */
+export const about = ({ nominal }: Pick<StripGauge, 'nominal'>): string => (nominal ? 'about ' : '');
 
 /** Nominal tolerance of each strip length, mm. Common practice, no source. */
 export const STRIP_TOLERANCE_MM = 0.5;
@@ -53,6 +65,7 @@ export function stripGauge(part: Part, cable: Cable): StripGauge {
     jacketCutMm: centreMm + part.seatMm + part.neckMm,
     jacketMm: cable.jacketMm,
     toleranceMm: STRIP_TOLERANCE_MM,
+    nominal: part.source === nominalSource,
     partAsGauge: partAsGauge(part),
     fit,
     source: part.source,

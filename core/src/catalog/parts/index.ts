@@ -100,6 +100,6 @@ export const parts: Part[] = rows.flatMap(([style, axial, faces, groups]) =>
   faces.flatMap((face) => groups.map((group) => nominalPart(style, axial, face, group))),
 );
 
-export { hexDiesMm } from './groups.js';
+export { hexDiesMm, nominalSource } from './groups.js';
 export { partOf } from './partOf.js';
 export { styleById } from './styles/index.js';

@@ -1,6 +1,7 @@
 import { markingOf } from '../marking.js';
 import type { RecipeInput, Step } from '../recipe.js';
 import { touchGauge } from '../partAsGauge.js';
+import { about } from '../stripGauge.js';
 import type { ToolNeed } from '../tools.js';
 import { stripper } from './benches.js';
 import { schoolsOfMarking, schoolsOfUnbraiding, type School } from '../schools.js';
@@ -87,7 +88,7 @@ export const mark = (input: RecipeInput): Step => {
 export const jacket = ({ gauge, small, schools }: RecipeInput): Step => ({
   id: 'jacket',
   name: 'Jacket',
-  title: `Take the jacket off, ${small(gauge.jacketCutMm)} back from the cut`,
+  title: `Take the jacket off, ${about(gauge)}${small(gauge.jacketCutMm)} back from the cut`,
   how:
     schools.marking === 'tool'
       ? 'Clamp the tool on, turn it three to five times until it runs free, pull straight off.'

@@ -1,4 +1,4 @@
-import { formatLength, type GaugeStretch, type Layer, type StripGauge } from '@kobran/core';
+import { stripText, type GaugeStretch, type Layer, type StripGauge } from '@kobran/core';
 import { useId, type ReactNode } from 'react';
 import { layerFill } from './layers.js';
 import { usePreferences } from '../../ui/Preferences.js';
@@ -26,8 +26,7 @@ export function StripGaugeDrawing({
 }): ReactNode {
   const { units } = usePreferences();
   const weave = useId();
-  const mm = (value: number): string =>
-    formatLength(value / 1000, { system: units, small: true, fraction: 32 });
+  const mm = (value: number): string => stripText(value, units);
   const narrow = width < 480;
   const row = narrow ? ROW * 1.6 : ROW;
   const fitting = Math.min(

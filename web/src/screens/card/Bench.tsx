@@ -2,7 +2,7 @@ import { pathOf, routes } from '@kobran/contract';
 import {
   cardExpectation,
   cutsFromEnd,
-  formatLength,
+  stripText,
   stripToolSettings,
   type Card,
   type EndSheet,
@@ -108,7 +108,11 @@ function Gauge({
     <>
       <p className="flex flex-wrap justify-between gap-x-4 px-4 pt-2 text-sm text-muted">
         <span>Strip gauge, {lifeSize ? 'life-size: hold the cable against it' : 'to scale'}</span>
-        <span>± {card.gauge.toleranceMm} mm; the part’s own sheet wins</span>
+        <span>
+          {card.gauge.nominal
+            ? `About ± ${card.gauge.toleranceMm} mm for parts of this kind; check against yours`
+            : `± ${card.gauge.toleranceMm} mm, by the part’s sheet`}
+        </span>
       </p>
       <p className="flex flex-wrap gap-x-5 px-4 pt-0.5">
         {scale === undefined ? (
@@ -147,7 +151,7 @@ function Gauge({
 /** Ruler, part, strip tool: the same lengths three ways. */
 function WaysToMark({ card, open }: { card: Card; open: boolean }): ReactNode {
   const { units } = usePreferences();
-  const small = (mm: number): string => formatLength(mm / 1000, { system: units, small: true, fraction: 32 });
+  const small = (mm: number): string => stripText(mm, units);
   const cuts = cutsFromEnd(card.gauge).map(({ layer, atMm }) => `${layer} at ${small(atMm)}`);
   const blades = stripToolSettings(card.gauge, card.cable).map(
     ({ atMm, leavesMm }) => `blade at ${small(atMm)} leaving ${leavesMm.toFixed(1)} mm across`,
