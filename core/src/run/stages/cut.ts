@@ -1,4 +1,4 @@
-import { formatFrequency, formatLength } from '../../quantity/index.js';
+import { formatFigure, formatFrequency } from '../../quantity/index.js';
 import { progress, type StageRule } from './stage.js';
 
 /** Lengths off the reel; electrical lengths are trimmed. */
@@ -21,6 +21,6 @@ export const cut: StageRule = {
       const { degrees, frequencyHz } = next.electrical.target;
       return `Trim ${next.name} to ${degrees}° at ${formatFrequency(frequencyHz)}`;
     }
-    return `Cut ${formatLength(next.cut.value, { system: units, digits: 3 })} of ${next.cable.name} for ${next.name}`;
+    return `Cut ${formatFigure(next.cut, units)} of ${next.cable.name} for ${next.name}`;
   },
 };

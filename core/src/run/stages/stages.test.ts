@@ -49,7 +49,7 @@ describe('plan', () => {
 
 describe('cut', () => {
   it('names the length and the cable to cut', () =>
-    expect(answer('cut', aRun())).toMatch(/^Cut 12\.\d{3} m of RG-213/));
+    expect(answer('cut', aRun())).toMatch(/^Cut 12\.\d{2} m of RG-213/));
   it('asks to trim where length is phase', () =>
     expect(answer('cut', aRun({ pieces: [cable({ target: { degrees: 90, frequencyHz: 145e6 } })] }))).toBe(
       'Trim Main cable to 90° at 145 MHz',

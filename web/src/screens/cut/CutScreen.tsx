@@ -1,5 +1,6 @@
 import {
   findAssembly,
+  formatFigure,
   formatLength,
   parseElectrical,
   parseTolerance,
@@ -118,7 +119,7 @@ function Target({ pieceId }: { pieceId: string }): ReactNode {
   if (!target) {
     return (
       <button
-        className="mt-2 text-sm underline underline-offset-4 hover:text-copper"
+        className="mt-2 mr-4 text-sm underline underline-offset-4 hover:text-copper"
         onClick={() => set({ degrees: 90, frequencyHz: sheet.topHz })}
       >
         Cut to electrical length
@@ -184,8 +185,8 @@ function CutDrawing({ cut }: { cut: Cut }): ReactNode {
   const [outer, inner] = [30, 58];
   const cutX = longer ? outer : inner;
   const planeX = longer ? inner : outer;
-  const finished = formatLength(cut.finished.value, { system: units, digits: 3 });
-  const off = formatLength(cut.cut.value, { system: units, digits: 3 });
+  const finished = formatFigure(cut.finished, units);
+  const off = formatFigure(cut.cut, units);
   return (
     <div ref={ref}>
       {width > 0 && (
