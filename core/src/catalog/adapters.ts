@@ -34,6 +34,13 @@ const between: [Family, Family[]][] = [
   ['fme', ['uhf', 'n', 'bnc', 'tnc', 'sma', 'mini-uhf']],
   ['f', ['bnc75', 'bnc', 'n', 'sma', 'uhf', 'rca']],
   ['rca', ['bnc', 'uhf']],
+  ['2-4mm', ['sma', '3-5mm', '2-92mm', 'n']],
+  ['3-5mm', ['n']],
+  ['smb', ['sma', 'bnc', 'n']],
+  ['smc', ['sma', 'bnc']],
+  ['mcx', ['sma', 'bnc', 'n', 'f']],
+  ['mmcx', ['sma', 'bnc', 'mcx']],
+  ['tv', ['f', 'bnc75', 'rca']],
 ];
 const bodies = ['plug', 'jack'] as const;
 
@@ -49,14 +56,22 @@ const gendered: Family[] = [
   'sma',
   'rp-sma',
   'rp-tnc',
+  '3-5mm',
+  '2-92mm',
+  '2-4mm',
+  'smb',
+  'smc',
+  'mcx',
+  'mmcx',
   'f',
+  'tv',
   '7-16',
   '43-10',
   'fme',
   'rca',
 ];
-const saved: Family[] = ['sma', 'rp-sma', 'n', 'bnc', 'tnc', 'uhf', '7-16'];
-const bent: Family[] = ['uhf', 'n', 'bnc', 'tnc', 'sma', 'rp-sma', 'f', '7-16'];
+const saved: Family[] = ['sma', 'rp-sma', '3-5mm', '2-92mm', '2-4mm', 'n', 'bnc', 'tnc', 'uhf', '7-16'];
+const bent: Family[] = ['uhf', 'n', 'bnc', 'tnc', 'sma', 'rp-sma', 'f', 'tv', '7-16'];
 /** Through a panel or an entry plate, jack to jack, with nut and seal. */
 const through: Family[] = ['n', 'bnc', 'tnc', 'sma', 'rp-sma', 'uhf', 'f'];
 const padded: Family[] = ['n', 'bnc'];

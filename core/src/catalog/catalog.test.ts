@@ -6,6 +6,7 @@ import {
   entry,
   faceCode,
   faceName,
+  faceInFull,
   faceOf,
   faces,
   gasTubeVolts,
@@ -83,6 +84,9 @@ describe('faces', () => {
     });
     expect(faceName(faceOf('rp-sma-jack'))).toBe('RP-SMA jack');
     expect(isReverse(faceOf('sma-jack'))).toBe(false);
+    // SMB and SMC: the jack has the pin, and is the usual polarity all the same. Trade fact, no source.
+    expect(faceInFull(faceOf('smb-jack'))).toBe('SMB jack, pin');
+    expect(faceInFull(faceOf('smc-plug'))).toBe('SMC plug, socket');
   });
 
   it('code and name both lead back to the face', () => {

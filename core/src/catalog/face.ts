@@ -18,17 +18,28 @@ export interface Face {
 /** `n-plug`, `rp-sma-jack`, `n75-jack`, `bnc75thin-plug`: short, stable, used in documents and on the command line. */
 export type FaceCode = string;
 
-/** Standard polarity: the plug has the pin. Reverse polarity swaps the contact only. */
-export const isReverse = (face: Face): boolean => (face.body === 'plug') !== (face.contact === 'pin');
+const otherContact = (contact: Contact): Contact => (contact === 'pin' ? 'socket' : 'pin');
+
+/** The contact of a body in standard polarity: of most series the plug has the pin, of SMB and SMC the jack. */
+function standardContact({ series, body }: Pick<Face, 'series' | 'body'>): Contact {
+  const ofPlug = seriesById[series].plugContact ?? 'pin';
+  return body === 'plug' ? ofPlug : otherContact(ofPlug);
+}
+
+/** Reverse polarity swaps the contact only. */
+export const isReverse = (face: Face): boolean => face.contact !== standardContact(face);
 
 /** Is this the code of a face of this series, of any body, polarity and impedance? */
 export const isOfSeries = (code: FaceCode, series: SeriesId): boolean => faces.get(code)?.series === series;
+
+/** RCA and television plugs: nothing holds them but friction. */
+export const isPushOn = (code: FaceCode): boolean => seriesOf(faceOf(code)).coupling === 'push-on';
 
 /** The face a face is made for: the other body with the other contact, of the same series and impedance. */
 export const opposite = (face: Face): Face => ({
   ...face,
   body: face.body === 'plug' ? 'jack' : 'plug',
-  contact: face.contact === 'pin' ? 'socket' : 'pin',
+  contact: otherContact(face.contact),
 });
 
 /** The series of a face: its dimensions and limits. */
@@ -55,7 +66,8 @@ for (const series of Object.values(seriesById)) {
   for (const [k, { impedanceOhm, thinPin }] of series.variants.entries()) {
     for (const body of ['plug', 'jack'] as const) {
       for (const reverse of series.reverseExists && k === 0 ? [false, true] : [false]) {
-        const contact: Contact = (body === 'plug') !== reverse ? 'pin' : 'socket';
+        const usual = standardContact({ series: series.id, body });
+        const contact = reverse ? otherContact(usual) : usual;
         const face: Face = {
           series: series.id,
           body,

@@ -33,6 +33,7 @@ export {
   faceOf,
   faces,
   isOfSeries,
+  isPushOn,
   isReverse,
   opposite,
   parseFace,

@@ -77,6 +77,7 @@ function describe(face: Face): string {
   const hold = {
     thread: face.body === 'plug' ? `a nut with ${series.thread} inside` : `a ${series.thread} thread outside`,
     bayonet: face.body === 'plug' ? 'a bayonet ring with slots' : 'two lugs',
+    'snap-on': face.body === 'plug' ? 'a skirt that snaps on' : 'a smooth barrel',
     'push-on': face.body === 'plug' ? 'a skirt that pushes on' : 'a smooth barrel',
     soldered: 'no coupling',
   }[series.coupling];

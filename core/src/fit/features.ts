@@ -1,4 +1,4 @@
-import { seriesOf, variantOf, type Face } from '../catalog/index.js';
+import { seriesOf, variantOf, type Face, type SeriesId } from '../catalog/index.js';
 
 /** Something about a connector which can be seen, felt or measured, as a question with its answers. */
 export interface Feature {
@@ -42,7 +42,7 @@ function bins(bounds: readonly number[]): {
   };
 }
 
-const across = bins([7.2, 8.7, 10.3, 12, 13.6, 15.2, 17, 19.4, 22.5, 27, 32]);
+const across = bins([4, 5.6, 7.2, 8.7, 10.3, 12, 13.6, 15.2, 17, 19.4, 22.5, 27, 32]);
 
 const couplingOf = (face: Face): string => {
   const plug = face.body === 'plug';
@@ -52,6 +52,7 @@ const couplingOf = (face: Face): string => {
     case 'bayonet':
       return plug ? 'slots' : 'lugs';
     case 'push-on':
+    case 'snap-on':
       return plug ? 'skirt' : 'smooth';
     case 'soldered':
       return plug ? 'wires' : 'terminals';
@@ -62,6 +63,11 @@ const contactThickness = (face: Face): string => {
   const { pinMm } = variantOf(face);
   return pinMm < 1.1 ? 'needle' : pinMm < 2.3 ? 'lead' : pinMm < 5 ? 'match' : 'pencil';
 };
+
+/** Series in which it is air or insulator that tells two alike apart. */
+const airTells = new Set<SeriesId>(['bnc', 'tnc', 'sma', '3-5mm', '2-92mm']);
+
+const bore = bins([2.1, 2.65, 3.2, 3.9, 6, 9]);
 
 /** The features of the trade; adding one touches this list only. */
 export const features: Feature[] = [
@@ -75,7 +81,7 @@ export const features: Feature[] = [
       { id: 'thread-outside', text: 'A thread on the outside' },
       { id: 'lugs', text: 'Two small lugs on opposite sides' },
       { id: 'slots', text: 'A ring with two curved slots' },
-      { id: 'skirt', text: 'A skirt that only pushes on' },
+      { id: 'skirt', text: 'A skirt that only pushes or snaps on' },
       { id: 'smooth', text: 'A smooth barrel' },
       { id: 'wires', text: 'Nothing: two bare wires' },
       { id: 'terminals', text: 'Two screw or solder terminals' },
@@ -136,6 +142,15 @@ export const features: Feature[] = [
     fromMm: across.binOf,
   },
   {
+    id: 'bore',
+    by: 'ruler',
+    question: 'How wide is the hole of the outer conductor?',
+    how: 'Across its mouth, round the contact; a lens and a rule with half millimetres.',
+    answers: bore.answers,
+    truth: (face) => (face.series === 'pair' ? undefined : bore.binOf(seriesOf(face).outerConductorIdMm)),
+    fromMm: bore.binOf,
+  },
+  {
     id: 'feel-size',
     by: 'touch',
     question: 'How wide does it feel?',
@@ -190,11 +205,7 @@ export const features: Feature[] = [
       { id: 'air', text: 'Air' },
     ],
     truth: (face) =>
-      face.series === 'bnc' || face.series === 'tnc'
-        ? variantOf(face).airAround
-          ? 'air'
-          : 'insulator'
-        : undefined,
+      airTells.has(face.series) ? (variantOf(face).airAround ? 'air' : 'insulator') : undefined,
   },
   {
     id: 'own-wire',

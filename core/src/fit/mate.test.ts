@@ -58,6 +58,20 @@ describe('what happens when two faces meet', () => {
     ['43-10-plug', 'n-jack', 'does not fit'],
     ['7-16-jack', '7-16-jack', 'does not fit'],
     // FME, mini-UHF, F: threads M8x0.75, 3/8-24 and 3/8-32; trade facts, no source.
+    // One thread and contact for SMA, 3.5 and 2.92 mm (IEC 61169-15, -23, -35); 2.4 mm is M7 (-40). From memory.
+    ['sma-plug', '3-5mm-jack', 'mates with a caution'],
+    ['3-5mm-plug', '2-92mm-jack', 'mates with a caution'],
+    ['2-92mm-plug', 'sma-jack', 'mates with a caution'],
+    ['rp-sma-plug', '2-92mm-jack', 'no contact'],
+    ['2-4mm-plug', '2-92mm-jack', 'does not fit'],
+    ['2-4mm-plug', '2-4mm-jack', 'mates'],
+    // SMB and SMC: the pin stands in the jack (IEC 61169-10, -9); one contact, other coupling. Trade facts.
+    ['smb-plug', 'smb-jack', 'mates'],
+    ['smb-plug', 'smc-jack', 'does not fit'],
+    ['mcx-plug', 'mmcx-jack', 'does not fit'],
+    ['mcx-plug', 'mcx-jack', 'mates'],
+    ['tv-plug', 'tv-jack', 'mates'],
+    ['tv-plug', 'f-jack', 'does not fit'],
     ['fme-plug', 'fme-jack', 'mates'],
     ['mini-uhf-plug', 'mini-uhf-jack', 'mates'],
     ['mini-uhf-plug', 'f-jack', 'does not fit'],

@@ -35,7 +35,7 @@ const standards = (a: Face, b: Face): string =>
 const NEARLY_MM = 0.2;
 
 const differentCoupling: Rule = (a, b) => {
-  if (a.series === b.series) return undefined;
+  if (a.series === b.series || seriesOf(a).intermates?.includes(b.series)) return undefined;
   const [sa, sb] = [seriesOf(a), seriesOf(b)];
   return mating(
     'does not fit',
@@ -71,6 +71,7 @@ const sameBody: Rule = (a, b) => {
     thread: 'both have a coupling nut and no thread to turn it on',
     bayonet: 'both have a slotted ring and no lugs to catch',
     'push-on': 'both have a skirt and nothing to push it over',
+    'snap-on': 'both have a skirt and nothing to snap it over',
     soldered: 'wires alone make no joint that lasts',
   };
   const reason =
@@ -79,7 +80,7 @@ const sameBody: Rule = (a, b) => {
   return mating(
     'does not fit',
     reason,
-    `Put ${/^[NFRS]/.test(name) ? 'an' : 'a'} ${name} ${between} adapter between them.`,
+    `Put ${/^[NFRSM]/.test(name) ? 'an' : 'a'} ${name} ${between} adapter between them.`,
     standards(a, b),
   );
 };
@@ -131,7 +132,26 @@ const mixedImpedance: Rule = (a, b) => {
   );
 };
 
-const rules: Rule[] = [differentCoupling, sameBody, sameContact, pinAgainstSocket, mixedImpedance];
+/** One thread and contact for three series: they couple, each only as good as the lesser, and the finer socket at risk. */
+const finerAndCoarser: Rule = (a, b) => {
+  if (a.series === b.series) return undefined;
+  const [finer, coarser] = variantOf(a).maxFrequencyHz > variantOf(b).maxFrequencyHz ? [a, b] : [b, a];
+  return mating(
+    'mates with a caution',
+    `${seriesOf(a).name} and ${seriesOf(b).name} share the ${seriesOf(a).thread} thread and the contact’s diameter. The joint is good to the ${variantOf(coarser).maxFrequencyHz / 1e9} GHz of ${seriesOf(coarser).name} only, and a pin out of tolerance ruins the finer ${seriesOf(finer).name} socket.`,
+    `Look at the ${seriesOf(coarser).name} pin with a lens and gauge it first; turn the nut only, never the body.`,
+    standards(a, b),
+  );
+};
+
+const rules: Rule[] = [
+  differentCoupling,
+  sameBody,
+  sameContact,
+  pinAgainstSocket,
+  mixedImpedance,
+  finerAndCoarser,
+];
 
 /**
  * What happens when two faces are coupled. Symmetric: the verdict of (a, b) is that of (b, a).
@@ -159,6 +179,7 @@ function judge(a: Face, b: Face): Mating {
   const how: Record<typeof coupling, string> = {
     thread: `Tighten: ${torque}.`,
     bayonet: `Turn a ${torque}.`,
+    'snap-on': 'Push until it snaps; pull on the body, never on the cable.',
     'push-on': 'Push home; nothing holds it but friction.',
     soldered: 'Solder, or screw the lugs down; then seal the split.',
   };

@@ -5,6 +5,7 @@ import type { PinBore } from '../part.js';
 /** Sizes of cable a part is made for, each with the cable whose diameters its bores follow. */
 const model = {
   '2.5 mm': 'rg316',
+  '2.5 mm 75 ohm': 'rg179',
   '5 mm': 'rg58',
   '5 mm double-braid': 'rg223',
   '6 mm': 'rg8x',
@@ -26,6 +27,7 @@ export type CableGroup = keyof typeof model;
 /** In ids: `5mm`, `6mm75`, `10mm2b`. */
 export const groupSlug: Record<CableGroup, string> = {
   '2.5 mm': '25mm',
+  '2.5 mm 75 ohm': '25mm75',
   '5 mm': '5mm',
   '5 mm double-braid': '5mm2b',
   '6 mm': '6mm',

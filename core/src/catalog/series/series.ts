@@ -1,5 +1,24 @@
 export type SeriesId =
-  'uhf' | 'mini-uhf' | 'n' | 'bnc' | 'tnc' | 'sma' | 'f' | '7-16' | '43-10' | 'fme' | 'rca' | 'pair';
+  | 'uhf'
+  | 'mini-uhf'
+  | 'n'
+  | 'bnc'
+  | 'tnc'
+  | 'sma'
+  | '3-5mm'
+  | '2-92mm'
+  | '2-4mm'
+  | 'smb'
+  | 'smc'
+  | 'mcx'
+  | 'mmcx'
+  | 'f'
+  | 'tv'
+  | '7-16'
+  | '43-10'
+  | 'fme'
+  | 'rca'
+  | 'pair';
 
 /** One impedance of a series, with what differs between impedances. */
 export interface SeriesVariant {
@@ -9,7 +28,7 @@ export interface SeriesVariant {
   maxFrequencyHz: number;
   /** An old make whose pin is thinner than the standard’s: a face of its own, since it looks the same and does not hold. */
   thinPin?: true;
-  /** Air, not insulator, surrounds the contact up to its mouth: how true 75 ohm BNC and TNC are told by eye. */
+  /** Air, not insulator, surrounds the contact up to its mouth: how true 75 ohm BNC and TNC, and 3.5 mm from SMA, are told by eye. */
   airAround?: true;
 }
 
@@ -17,12 +36,16 @@ export interface SeriesVariant {
 export interface Series {
   id: SeriesId;
   name: string;
-  coupling: 'thread' | 'bayonet' | 'push-on' | 'soldered';
+  coupling: 'thread' | 'bayonet' | 'push-on' | 'snap-on' | 'soldered';
   thread: string;
   /** Major diameter of the coupling thread, or over the lugs. */
   threadMm: number;
   /** The first variant is the usual one. */
   variants: [SeriesVariant, ...SeriesVariant[]];
+  /** What stands in the centre of its usual plug; of SMB and SMC the jack has the pin. Default a pin. */
+  plugContact?: 'pin' | 'socket';
+  /** Series of the same coupling and contact with which it couples, each only as good as the lesser. */
+  intermates?: SeriesId[];
   reverseExists: boolean;
   /** Impedance of the interface as a line: about 35 ohm for UHF, else the variant's own. */
   lineImpedanceOhm: number | null;

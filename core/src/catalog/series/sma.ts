@@ -7,6 +7,7 @@ export const sma: Series = {
   thread: '1/4-36 UNS',
   threadMm: 6.35,
   variants: [{ impedanceOhm: 50, pinMm: 0.92, maxFrequencyHz: 18e9 }],
+  intermates: ['sma', '3-5mm', '2-92mm'],
   reverseExists: true,
   lineImpedanceOhm: null,
   outerConductorIdMm: 4.15,

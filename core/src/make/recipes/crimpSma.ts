@@ -4,7 +4,7 @@ import { captivePinCard, isSmall } from '../steps/captivePin.js';
 /** As the BNC crimp, smaller: everything is done under a lens or by the tip of a nail. */
 export const crimpSma: Recipe = {
   id: 'crimp-sma',
-  name: 'SMA or FME, crimp with captive pin',
+  name: 'SMA, FME or other small plug, crimp with captive pin',
   makes: ({ style, face, train }) =>
     style === 'crimp' && train.some(({ id }) => id === 'pin') && isSmall(face),
   steps: captivePinCard,

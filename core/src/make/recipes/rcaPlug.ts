@@ -1,4 +1,4 @@
-import { isOfSeries } from '../../catalog/index.js';
+import { isPushOn } from '../../catalog/index.js';
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe, type RecipeInput, type Step } from '../recipe.js';
 import { soldering } from '../steps/benches.js';
@@ -8,8 +8,8 @@ import { placed } from '../steps/words.js';
 /** Push-on plug for receive antennas: centre into the pin, braid to the tab. */
 export const rcaPlug: Recipe = {
   id: 'rca-plug',
-  name: 'RCA plug, soldered',
-  makes: ({ style, face }) => style === 'solder' && isOfSeries(face, 'rca'),
+  name: 'RCA or TV plug, soldered',
+  makes: ({ style, face }) => style === 'solder' && isPushOn(face),
   steps: (input) =>
     generalCard(input, {
       slide: ['cover'],

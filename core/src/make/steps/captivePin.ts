@@ -1,4 +1,4 @@
-import type { FaceCode } from '../../catalog/index.js';
+import { faceOf, type FaceCode, type SeriesId } from '../../catalog/index.js';
 import { generalCard } from '../generalCard.js';
 import type { RecipeInput, Step } from '../recipe.js';
 import { shortCheck } from './check.js';
@@ -7,8 +7,10 @@ import { clickIn, crimpFerrule, pinOn } from './join.js';
 
 /** What crimp parts with a captive pin share. */
 
+const small = new Set<SeriesId>(['sma', 'fme', 'smb', 'smc', 'mcx', 'mmcx']);
+
 /** Series whose pins and ferrules want a lens. */
-export const isSmall = (face: FaceCode): boolean => /^(rp-)?sma|^fme/.test(face);
+export const isSmall = (face: FaceCode): boolean => small.has(faceOf(face).series);
 
 /** The whole card of a crimp part with a captive pin. */
 export const captivePinCard = (input: RecipeInput): Step[] =>

@@ -8,7 +8,18 @@ import { adapterPiece, article, chainToCable, needsOf, partsToMeet } from '../ed
 
 /** Rigid length a small port bears, mm, and the series which are small. Common practice, no source. */
 const LEVER_MM = 45;
-const delicate = new Set<SeriesId>(['sma', 'fme', 'mini-uhf']);
+const delicate = new Set<SeriesId>([
+  'sma',
+  'fme',
+  'mini-uhf',
+  'smb',
+  'smc',
+  'mcx',
+  'mmcx',
+  '3-5mm',
+  '2-92mm',
+  '2-4mm',
+]);
 
 /** Rigid pieces stacked on a small port: the stack is a lever on it. */
 export const adapterStack: SnagRule = (context) => {

@@ -1,7 +1,7 @@
-import { isOfSeries } from '../../face.js';
+import { isPushOn } from '../../face.js';
 import { braidMm } from '../../cable.js';
 import { clearance, modelCable, roundMm } from '../groups.js';
-import { body, couplingNut, isUhf, usualPins, type StyleKind } from './style.js';
+import { body, bodyOuterMm, couplingNut, isUhf, usualPins, type StyleKind } from './style.js';
 
 /** The tinned braid soldered to the body through its holes; of a push-on plug, to its tab. */
 export const solder: StyleKind = {
@@ -10,7 +10,7 @@ export const solder: StyleKind = {
   grip: 'body',
   radial: (group, axial, face) => {
     const cable = modelCable(group);
-    const push = isOfSeries(face, 'rca');
+    const push = isPushOn(face);
     return {
       bodyBoreMm: push ? null : roundMm(braidMm(cable) + 0.4),
       neckOuterMm: null,
@@ -28,7 +28,7 @@ export const solder: StyleKind = {
           id: 'cover',
           name: 'cover',
           lengthMm: 24,
-          outerMm: 10,
+          outerMm: bodyOuterMm(part) + 0.5,
           direction: 'open end towards the cable’s end',
         },
     body(part, 'body'),
