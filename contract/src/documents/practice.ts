@@ -19,11 +19,13 @@ import {
   causeIds,
   centreSchools,
   markingSchools,
+  tapeLaps,
   toolIds,
   uhfShieldSchools,
   unbraidingSchools,
   type CentreSchool,
   type MarkingSchool,
+  type TapeLap,
   type ToolId,
   type UhfShieldSchool,
   type UnbraidingSchool,
@@ -38,6 +40,7 @@ export class CausePrior implements core.CausePrior {
 export class Practice implements core.Practice {
   @IsIn(['exact', 'shop']) cutSchool!: 'exact' | 'shop';
   @IsIn(['a little', 'hard']) tapeStretch!: 'a little' | 'hard';
+  @IsOptional() @IsIn(tapeLaps) tapeLap?: TapeLap;
   @IsInt() @Min(0) @Max(10) remakesPerEnd!: number;
   @IsOptional()
   @IsArray()

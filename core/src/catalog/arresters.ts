@@ -14,6 +14,7 @@ export interface Arrester {
   tubeChangeable: boolean;
   lowHz: number;
   highHz: number;
+  /** Nominal loss at 1 GHz, dB; taken to grow as √f like a contact’s, since a sheet gives one figure only. */
   insertionLossDb: number;
   /** Shunt capacitance left after the body’s compensation of the tube, farad. */
   capacitanceF: number;

@@ -1,3 +1,4 @@
+import type { TapeLap, TapeStretch } from '../seal/index.js';
 import type { CauseId, OhmMeter } from '../prove/index.js';
 import {
   usualSchools,
@@ -19,7 +20,9 @@ export interface CausePrior {
 export interface Practice {
   /** Free space times velocity factor, or the 468 shop constant. */
   cutSchool: 'exact' | 'shop';
-  tapeStretch: 'a little' | 'hard';
+  tapeStretch: TapeStretch;
+  /** How much of each turn of rubber lies on the one before; not stated, half. */
+  tapeLap?: TapeLap;
   /** Spare cable kept so that each end can be made again this many times. */
   remakesPerEnd: number;
   /** Hex dies the shop owns, mm across flats; not stated, every die is taken as owned. */

@@ -11,6 +11,15 @@ export const schoolsOfCutting: School<Practice['cutSchool']>[] = [
   { value: 'shop', label: 'Shop constant 468', why: 'about 5 % short; only with trimming to a reading' },
 ];
 
+export const schoolsOfLap: School<NonNullable<Practice['tapeLap']>>[] = [
+  { value: 'half', label: 'Half', why: 'two layers a pass; the usual one' },
+  {
+    value: 'two thirds',
+    label: 'Two thirds',
+    why: 'three layers a pass: half as much tape again, for salt and ice',
+  },
+];
+
 export const schoolsOfTape: School<Practice['tapeStretch']>[] = [
   { value: 'a little', label: 'A little, 1.3 times', why: 'thicker layer, no risk of tearing' },
   { value: 'hard', label: 'Hard, 1.8 times', why: 'fuses fastest; over-stretched it thins' },

@@ -107,7 +107,10 @@ export function jointSeal(
     lowerM: behindM(first.left, first.leftPiece, catalog),
     upperM: behindM(last.right, last.rightPiece, catalog),
   };
-  const wrap = wrapJoint(jointProfile(group, catalog), jackets, zone, practice.tapeStretch);
+  const wrap = wrapJoint(jointProfile(group, catalog), jackets, zone, {
+    stretch: practice.tapeStretch,
+    lap: practice.tapeLap ?? 'half',
+  });
   const [tube] = group.flatMap(({ leftPiece, rightPiece }) =>
     [leftPiece, rightPiece].filter((placed) => placed?.piece.kind === 'arrester'),
   );

@@ -9,7 +9,7 @@ import {
   type Along,
 } from '../../line/index.js';
 import { matingEffect } from '../../fit/index.js';
-import { figure } from '../../quantity/index.js';
+import { figure, type Figure } from '../../quantity/index.js';
 import type { Assembly, Design } from '../design/design.js';
 import type { Layout, PlacedJoint, PlacedPiece } from '../wave/layout.js';
 import type { JointSheet, PieceSheet, SheetBody } from './sheet.js';
@@ -112,10 +112,16 @@ export function pieceSheet(
         ...base,
         what: tubeChangeable ? `arrester, ${piece.tubeV} V tube` : 'arrester, stub',
         diameterMm: 25,
-        loss: figure(insertionLossDb * Math.sqrt(topHz / 1e9), 'dB', source),
+        loss: arresterLoss(insertionLossDb, topHz, source),
       };
     }
   }
+}
+
+/** Makers print one figure; half of it either way, as sheets of one kind differ. From memory. */
+function arresterLoss(at1GhzDb: number, topHz: number, source: string): Figure {
+  const lossDb = at1GhzDb * Math.sqrt(topHz / 1e9);
+  return figure(lossDb, 'dB', `one figure at 1 GHz scaled by √f, an estimate (${source})`, lossDb / 2);
 }
 
 export function jointSheet(

@@ -1,13 +1,15 @@
 import type { Complexes } from '../../line/index.js';
 import { distanceAt, echoOf, echoPeaks, isUnexpected, type Echo, type EchoPeak } from '../../prove/index.js';
 import { ok, type Result } from '../../quantity/index.js';
-import { placeAt, placeOf, type Place, type Swept } from './predict.js';
+import { placeAt, placeOf, placeToleranceM, type Place, type Swept } from './predict.js';
 
 /** Echoes below this are the joints of a sound run, dB. Common practice, no source. */
 const LOOK_AT_DB = 40;
 
 /** A place from which something comes back, held against what was computed for it. */
 export interface JudgedPeak extends EchoPeak {
+  /** By how much the place may be off, m either way. */
+  toleranceM: number;
   /** Does more come back than was computed? */
   unexpected: boolean;
   /** Its joint, when it is at one. */
@@ -47,6 +49,7 @@ export function judgeEcho(
     .filter(({ distanceM }) => distanceM <= swept.totalM + cellM)
     .map((peak) => ({
       ...peak,
+      toleranceM: placeToleranceM(swept, peak.distanceM, cellM),
       unexpected: !predicted || isUnexpected(peak, predicted, swept.ruler),
       at: placeAt(swept, peak.distanceM, cellM),
       name: placeOf(swept, peak.distanceM, cellM),

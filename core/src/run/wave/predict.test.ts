@@ -3,7 +3,7 @@ import { catalog } from '../../catalog/index.js';
 import { matchedLossDb } from '../../line/index.js';
 import { driftOf, echoOf, echoPeaks, judgeSweep, lossFromReflection, magnitudes } from '../../prove/index.js';
 import { aRun, anOutdoorRun, cable, sheetOf } from '../aRun.fixture.js';
-import { placeOf, predictSweep, type LineFault } from '../index.js';
+import { judgeEcho, placeOf, predictSweep, type LineFault } from '../index.js';
 import { returnLossDb } from '../../line/index.js';
 
 const f = Float64Array.from({ length: 401 }, (_, k) => 1e6 + k * 1.25e6);
@@ -35,6 +35,22 @@ describe('what a sweep should show', () => {
     expect(placeOf(swept, 0, 0.2)).toMatch(/^J1, radio to/);
     expect(placeOf(swept, 7, 0.2)).toBe('in the cable between J3 and J4');
     expect(placeOf(swept, swept.totalM + 3, 0.2)).toBe('beyond J4');
+  });
+
+  // Solid polyethylene is made within 1.5 % of its velocity factor (handbook of the trade, from memory).
+  it('an echo’s place holds the truth when the cable is as far off as its kind may be', () => {
+    for (const off of [0.985, 1.015]) {
+      const made = { ...rg213, velocityFactor: rg213.velocityFactor * off };
+      const asMade = { ...catalog, cables: new Map([...catalog.cables, ['rg213', made]]) };
+      const { s11 } = predictSweep(aRun(), asMade, 'main', 'open', f);
+      const nominal = predictSweep(aRun(), catalog, 'main', 'open', f);
+      const judged = judgeEcho(nominal, { s11, frequencyHz: f });
+      if (!judged.ok) throw new Error(judged.problem.message);
+      const [end] = judged.value.peaks;
+      const error = Math.abs(end.distanceM - nominal.totalM);
+      expect(error).toBeGreaterThan(0.01 * nominal.totalM);
+      expect(error).toBeLessThan(end.toleranceM);
+    }
   });
 
   it('an assembly which is not there is a mistake of the program', () =>

@@ -1,4 +1,4 @@
-import { entry, faceOf, type Catalog } from '../../catalog/index.js';
+import { entry, faceOf, velocityToleranceOf, type Catalog } from '../../catalog/index.js';
 import {
   SPEED_OF_LIGHT,
   catalogAt,
@@ -14,7 +14,7 @@ import {
   type PlacedElement,
 } from '../../line/index.js';
 import { delayRuler, type DelayRuler, type DelayStretch } from '../../prove/index.js';
-import type { Design } from '../design/design.js';
+import type { Assembly, Design } from '../design/design.js';
 import { withTargetLengths } from '../design/targetLengths.js';
 import { assemblyOf } from '../design/lookups.js';
 import { antennaLoad } from './antennaLoad.js';
@@ -42,6 +42,15 @@ export interface Swept {
   totalM: number;
   /** Places with a name, for echoes to be called after. */
   places: Place[];
+  /** Its cables and how well their velocity factor is known. */
+  cables: KnownVelocity[];
+}
+
+/** A cable on the ruler, and by what share its velocity factor may be off either way. */
+interface KnownVelocity {
+  fromM: number;
+  toM: number;
+  share: number;
 }
 
 /** A joint, or an end of an assembly alone. */
@@ -83,6 +92,7 @@ export function predictSweep(
     ruler: delayRuler(placed.elements.map((one) => stretchOf(one, middleHz))),
     totalM: placed.totalM,
     places: placed.places,
+    cables: placed.cables,
   };
 }
 
@@ -105,6 +115,7 @@ interface Placed {
   elements: PlacedElement[];
   totalM: number;
   places: Swept['places'];
+  cables: KnownVelocity[];
 }
 
 const placedOn = (design: Design, catalog: Catalog, pieceId: string): Placed =>
@@ -120,10 +131,13 @@ export const placedElements = (design: Design, catalog: Catalog, pieceId: string
   placedOn(withTargetLengths(design, catalog), catalog, pieceId).elements;
 
 function runElements(design: Design, catalog: Catalog): Placed {
-  const { elements, joints, totalM } = layOut(design, catalog, []);
+  const { elements, joints, pieces, totalM } = layOut(design, catalog, []);
   return {
     elements,
     totalM,
+    cables: pieces.flatMap(({ piece, fromM, toM }) =>
+      piece.kind === 'assembly' ? [{ fromM, toM, share: velocityShare(piece, catalog) }] : [],
+    ),
     places: joints.map(({ atM, number, leftPiece, rightPiece }) => ({
       atM,
       name: `J${number}, ${leftPiece?.name ?? 'radio'} to ${rightPiece?.name ?? 'antenna'}`,
@@ -152,11 +166,28 @@ function assemblyElements(design: Design, catalog: Catalog, pieceId: string): Pl
         .map((element) => at(element, piece.lengthM, piece.lengthM)),
     ],
     totalM: piece.lengthM,
+    cables: [{ fromM: 0, toM: piece.lengthM, share: velocityShare(piece, catalog) }],
     places: [
       { atM: 0, name: `${piece.label}, radio end`, of: 'joint' },
       { atM: piece.lengthM, name: `${piece.label}, antenna end`, of: 'joint' },
     ],
   };
+}
+
+const velocityShare = ({ cable }: Assembly, catalog: Catalog): number =>
+  velocityToleranceOf(entry(catalog.cables, cable));
+
+/**
+ * How far a place read from an echo may be off, m either way: the velocity factors up to there, and a quarter of what the sweep can part.
+ *
+ * Source: tolerance by dielectric as in the catalogue; the quarter cell is common practice, no source.
+ */
+export function placeToleranceM({ cables }: Pick<Swept, 'cables'>, atM: number, cellM: number): number {
+  const byVelocity = cables.reduce(
+    (sum, { fromM, toM, share }) => sum + share * Math.max(0, Math.min(toM, atM) - fromM),
+    0,
+  );
+  return Math.hypot(byVelocity, cellM / 4);
 }
 
 function stretchOf({ element, fromM, toM }: PlacedElement, middleHz: number): DelayStretch {

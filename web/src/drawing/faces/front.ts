@@ -54,7 +54,10 @@ function plug(face: Face): FrontShape[] {
   const tubeMm = Math.min(outerConductorIdMm * 1.14, threadMm * 0.92);
   return [
     outer,
-    circle(coupling === 'thread' ? 'thread' : 'hollow', coupling === 'push-on' || coupling === 'snap-on' ? plugNutMm * 0.9 : threadMm),
+    circle(
+      coupling === 'thread' ? 'thread' : 'hollow',
+      coupling === 'push-on' || coupling === 'snap-on' ? plugNutMm * 0.9 : threadMm,
+    ),
     ...(coupling === 'bayonet' ? bars('hollow', [0, 180], threadMm / 2, plugNutMm / 2 - 0.4, 2.4) : []),
     circle('metal', tubeMm),
     ...(plugFingers

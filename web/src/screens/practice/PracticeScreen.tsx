@@ -15,7 +15,7 @@ import { usePreferences } from '../../ui/Preferences.js';
 import { useJobPractice, useShopPractice } from '../../store/usePractice.js';
 import { Choice, Schools } from '../../ui/Choice.js';
 import { Message } from '../../ui/Message.js';
-import { schoolsOfCutting, schoolsOfTape } from '../../ui/schools.js';
+import { schoolsOfCutting, schoolsOfLap, schoolsOfTape } from '../../ui/schools.js';
 import { SignedBy } from '../../ui/SignedBy.js';
 import { Tick } from '../../ui/Tick.js';
 import { TopBar } from '../../frame/TopBar.js';
@@ -161,6 +161,13 @@ function AtTheBench({ practice, onChange }: Section): ReactNode {
         value={practice.tapeStretch}
         options={schoolsOfTape}
         onChange={(to) => onChange({ tapeStretch: to })}
+      />
+      <Schools
+        stacked
+        label="How far each turn of rubber overlaps the last"
+        value={practice.tapeLap ?? 'half'}
+        options={schoolsOfLap}
+        onChange={(to) => onChange({ tapeLap: to })}
       />
     </section>
   );

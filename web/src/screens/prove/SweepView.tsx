@@ -244,11 +244,13 @@ function EchoSection({ trace, swept }: { trace: Trace; swept: Swept }): ReactNod
     );
   const { echo, predicted, cellM, rangeM } = judged.value;
   const metres = (m: number): string => formatLength(m, { system: units });
+  const place = ({ distanceM, toleranceM }: JudgedPeak): string =>
+    `${metres(distanceM)} ± ${formatLength(toleranceM, { system: units, digits: 1 })}`;
   const peaks = judged.value.peaks.slice(0, MAX_PEAKS);
   const toM = swept.totalM * 1.08;
   const worst = peaks.find(({ unexpected }) => unexpected);
   const summary = worst
-    ? `More than computed comes back from ${metres(worst.distanceM)}, ${worst.name}: return loss ${formatDecibels(worst.returnLossDb)}.`
+    ? `More than computed comes back from ${place(worst)}, ${worst.name}: return loss ${formatDecibels(worst.returnLossDb)}.`
     : 'Every place returns what was computed for it.';
   return (
     <div className="mt-4">
@@ -275,9 +277,7 @@ function EchoSection({ trace, swept }: { trace: Trace; swept: Swept }): ReactNod
                 aria-pressed={chosen === peak}
                 onClick={() => setChosen(chosen === peak ? undefined : peak)}
               >
-                <span className={`figures ${peak.unexpected ? 'text-stop' : ''}`}>
-                  {metres(peak.distanceM)}
-                </span>
+                <span className={`figures ${peak.unexpected ? 'text-stop' : ''}`}>{place(peak)}</span>
                 <span className="font-normal">
                   {formatDecibels(peak.returnLossDb)}, {peak.name}
                   {peak.unexpected ? ', not computed' : ''}

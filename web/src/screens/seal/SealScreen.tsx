@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { Choice, Schools } from '../../ui/Choice.js';
-import { schoolsOfTape } from '../../ui/schools.js';
+import { schoolsOfLap, schoolsOfTape } from '../../ui/schools.js';
 import { FigureText } from '../../ui/FigureText.js';
 import { Rows } from '../../ui/Rows.js';
 import { StagePage } from '../../ui/StagePage.js';
@@ -22,12 +22,18 @@ export function SealScreen(): ReactNode {
       reason="Vinyl tape alone is not a seal, nor is plain heat-shrink. Never seal a wet or frozen joint."
     >
       {sheet.wraps.length > 0 && (
-        <div className="max-w-2xl">
+        <div className="grid max-w-4xl gap-x-8 md:grid-cols-2">
           <Schools
             label="How hard the rubber is stretched"
             value={practice.tapeStretch}
             options={schoolsOfTape}
             onChange={(tapeStretch) => setPractice({ tapeStretch })}
+          />
+          <Schools
+            label="How far each turn overlaps the last"
+            value={practice.tapeLap ?? 'half'}
+            options={schoolsOfLap}
+            onChange={(tapeLap) => setPractice({ tapeLap })}
           />
         </div>
       )}
