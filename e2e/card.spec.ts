@@ -154,7 +154,7 @@ test('an end that went wrong is logged with its cause and its cable, and the run
   await dialog.getByRole('button', { name: 'Log the failure, begin again' }).click();
   await expect(title(page)).toContainText('Lay out the 4 parts');
   await page.keyboard.press('Escape');
-  await expect(page.getByText('Failed once before, 900.0 mm of cable lost')).toBeVisible();
+  await expect(page.getByText('Failed once before, 900 mm of cable lost')).toBeVisible();
   // 22 m less 0.9 m; the route wants more.
   await page.getByRole('link', { name: /^Route/ }).click();
   await expect(page.getByText(/Does not reach/).first()).toBeVisible();

@@ -70,9 +70,9 @@ test('a damaged end: cut back, the run told, the card of the new end begun', asy
   await page.goto(`${baseURL}${(await site('vhf')).path}/make`);
   await page.getByRole('button', { name: 'More for Hut jumper, antenna end' }).click();
   await page.getByRole('menuitem', { name: /This end is damaged/ }).click();
-  await expect(title(page)).toContainText('Cut 150.0 mm off');
+  await expect(title(page)).toContainText('Cut 150 mm off');
   await page.getByLabel('Water: braid dark or green').check();
-  await expect(title(page)).toContainText('Cut 250.0 mm off');
+  await expect(title(page)).toContainText('Cut 250 mm off');
   await page.getByLabel('Damaged, from the plug’s front').fill('a lot');
   await page.getByLabel('Damaged, from the plug’s front').press('Enter');
   await expect(page.getByText(/no number|not a length|a number/i).first()).toBeVisible();

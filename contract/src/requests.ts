@@ -136,8 +136,8 @@ export class GaugeSheetQuery {
 
 /** Labels for several of one assembly. */
 export class LabelSheetQuery {
-  @IsString() @Length(1, 40) piece!: string;
-  @Type(() => Number) @IsInt() @Min(1) @Max(MAX_IN_BATCH) count!: number;
+  @IsOptional() @IsString() @Length(1, 40) piece?: string;
+  @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(MAX_IN_BATCH) count?: number;
 }
 
 /** An instrument connected by its address. */

@@ -203,7 +203,7 @@ export const routes = {
   ),
   printLabels: get<Blob, LabelSheetQuery>()(
     '/api/runs/:id/labels.pdf',
-    'Flag labels for several of one assembly, two to a piece',
+    'Flag labels for every assembly of a run, or for several of one; two to a piece',
   ),
 
   listEnds: get<LoggedEnd[]>()(

@@ -116,7 +116,7 @@ export interface LengthStyle {
  * Writes a length for people.
  *
  * @param metres length, m
- * @returns metric `24.20 m` or `31.0 mm`; imperial `12' 6 1/2"`
+ * @returns metric `24.20 m` or `31 mm`; imperial `12' 6 1/2"`
  * @example formatLength(3.82, { system: 'metric' }) // '3.82 m'
  * @example formatLength(3.8227, { system: 'imperial' }) // `12' 6 1/2"`
  */
@@ -128,9 +128,13 @@ export function formatLength(metres: number, style: LengthStyle): string {
 function metricLength(metres: number, { digits, small }: LengthStyle): string {
   if (metres === 0) return small ? '0 mm' : '0 m';
   if (small || Math.abs(metres) < 0.1)
-    return `${(metres * 1000).toFixed(small ? (digits ?? 1) : digits === undefined ? 1 : Math.max(0, digits - 3))} mm`;
+    return `${(metres * 1000).toFixed(small ? (digits ?? smallDigits(metres)) : digits === undefined ? 1 : Math.max(0, digits - 3))} mm`;
   return `${metres.toFixed(digits ?? 2)} m`;
 }
+
+/** From here on a rule is read to the millimetre, below it to the tenth which a caliper gives. Common practice, no source. */
+const WHOLE_MM_FROM_M = 0.02;
+const smallDigits = (metres: number): number => (Math.abs(metres) >= WHOLE_MM_FROM_M ? 0 : 1);
 
 function imperialLength(metres: number, { fraction = 16, small }: LengthStyle): string {
   const sign = metres < 0 ? '-' : '';

@@ -145,7 +145,7 @@ describe('a figure', () => {
     expect(formatFigure(length, 'metric')).toBe('24.20 m');
     expect(formatFigure(length, 'imperial')).toBe(`79' 4 3/4"`);
     expect(formatSpread(length, 'metric')).toBe('± 0.10 m');
-    expect(formatFigure(figure(0.031, 'mm', 'gauge'), 'metric')).toBe('31.0 mm');
+    expect(formatFigure(figure(0.031, 'mm', 'gauge'), 'metric')).toBe('31 mm');
   });
 });
 

@@ -1,5 +1,5 @@
 import type { GaugeSheetQuery, LabelSheetQuery } from '@kobran/contract';
-import { cardFor, findAssembly, gaugeSheet, labelSheet, makeSchools } from '@kobran/core';
+import { assembliesOf, cardFor, gaugeSheet, labelSheet, labelsOf, makeSchools } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { notFound } from '../errors/problem.js';
 import { RunSheets } from '../runs/runSheets.js';
@@ -29,10 +29,12 @@ export class ReportsService {
     return pdfOf(papers, `Strip gauges, ${run.design.name}`);
   }
 
-  async labels(runId: string, { piece, count }: LabelSheetQuery): Promise<Buffer> {
+  /** Every assembly of the run once, or several of the one that is asked for. */
+  async labels(runId: string, { piece, count = 1 }: LabelSheetQuery): Promise<Buffer> {
     const { run, sheet, catalog } = await this.sheets.sheetOf(runId);
-    const assembly = findAssembly(run.design, piece);
-    if (!assembly) throw notFound('assembly', piece);
-    return pdfOf(labelSheet(assembly, count, catalog, sheet.topHz), `Labels, ${assembly.label}`);
+    const assemblies = assembliesOf(run.design).filter(({ id }) => piece === undefined || id === piece);
+    if (assemblies.length === 0) throw notFound('assembly', piece ?? 'any');
+    const labels = assemblies.flatMap((one) => labelsOf(one, count, catalog, sheet.topHz));
+    return pdfOf(labelSheet(labels), `Labels, ${run.design.name}`);
   }
 }

@@ -109,6 +109,13 @@ describe('strip gauges on paper', () => {
 });
 
 describe('labels', () => {
+  it('of a whole run: every assembly, both its ends', async () => {
+    const [page] = await readBack(await fetched(`${vhf}/labels.pdf`));
+    expect(page.words).toContain('Hut jumper');
+    expect(page.words).toContain('Mast cable');
+    expect(page.words).toContain('antenna end');
+  });
+
   it('two to a piece, numbered, as many pages as they need', async () => {
     const pages = await readBack(await fetched(`${vhf}/labels.pdf?piece=jumper&count=20`));
     expect(pages.map(({ paths }) => paths.length)).toEqual([39, 1]);

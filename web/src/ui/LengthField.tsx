@@ -18,7 +18,7 @@ export function LengthField({
     <QuantityField
       label={label}
       value={valueM}
-      format={(metres) => formatLength(metres, { system: units, small: true })}
+      format={(metres) => formatLength(metres, { system: units, small: true, digits: 1 })}
       parse={(text) => parseLength(text, { unit: units === 'metric' ? 'mm' : 'in', allowZero: true })}
       onChange={onChange}
     />

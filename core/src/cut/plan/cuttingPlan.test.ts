@@ -225,6 +225,11 @@ describe('against every plan there is', () => {
     );
   });
 
+  it('a piece as long as its stretch leaves nothing, and that is proved', async () => {
+    const { cables } = await plan([piece('a', 0.3)], [reel('x', 0.3), reel('y', 0.3)]);
+    expect(cables[0].longest).toMatchObject({ valueM: 0, proved: true });
+  });
+
   it('every piece is cut once, nothing overlaps, nothing reaches beyond its stretch', async () => {
     await fc.assert(
       fc.asyncProperty(small, async ({ pieces, reels }) => {

@@ -97,6 +97,8 @@ export function programOf(
       ...rows.map((row, k) => ` r${k}: ${row}`),
       'Bounds',
       ...pairs.map(({ t, name }) => ` 0 <= ${name} <= ${groups[t].pieces.length}`),
+      // Where the last saw cut falls beyond a stretch its remnant is less than nothing.
+      ...(goal === 'remnant' ? [` R >= -${MOST_OVER_MM}`] : []),
       'General',
       ...pairs.map(({ name }) => ` ${name}`),
       'Binary',

@@ -25,7 +25,7 @@ describe('labels', () => {
   });
 
   it('two flags to a piece, all on paper and none over another', () => {
-    const pages = labelSheet(main, 25, catalog, 146e6);
+    const pages = labelSheet(labelsOf(main, 25, catalog, 146e6));
     const flags = pages.flatMap(({ shapes }) => shapes.filter(({ kind }) => kind === 'box'));
     expect(flags).toHaveLength(50);
     for (const { shapes, widthMm, heightMm } of pages) {

@@ -39,10 +39,8 @@ const ROWS = 13;
 const MARGIN = 12;
 
 /** Flags to be cut out and folded round the cable, one for each end of each piece. */
-export function labelSheet(assembly: Assembly, count: number, catalog: Catalog, topHz: number): Paper[] {
-  const flags = labelsOf(assembly, count, catalog, topHz).flatMap((label) =>
-    ['radio end', 'antenna end'].map((end) => ({ ...label, end })),
-  );
+export function labelSheet(labels: readonly Label[]): Paper[] {
+  const flags = labels.flatMap((label) => ['radio end', 'antenna end'].map((end) => ({ ...label, end })));
   const perPage = COLUMNS * ROWS;
   return Array.from({ length: Math.ceil(flags.length / perPage) }, (_, page) => ({
     ...A4,

@@ -67,8 +67,11 @@ export function ReadingEntry({
             placeholder="0.3, 200 Mohm, OL"
           />
         </div>
+        <button className="button min-h-11" onClick={() => settle(0)}>
+          It beeps
+        </button>
         <button className="button min-h-11" onClick={() => settle(Infinity)}>
-          It shows open
+          It stays silent, or shows OL
         </button>
       </div>
       {doubt && (

@@ -28,7 +28,7 @@ export function Figures({ entry }: { entry: ShopEntry }): ReactNode {
       ? 'none'
       : units === 'metric'
         ? `${value} mm`
-        : formatLength(value / 1000, { system: units, small: true, fraction: 32 });
+        : formatLength(value / 1000, { system: units, small: true, digits: 1, fraction: 32 });
   switch (entry.kind) {
     case 'cable':
       return <CableFigures cable={entry.data} mm={mm} />;

@@ -99,7 +99,7 @@ function Question({
             label="Type what the ruler shows"
             value={undefined}
             placeholder={units === 'metric' ? '15.9 mm' : '5/8 in'}
-            format={(metres) => formatLength(metres, { system: units, small: true, fraction: 32 })}
+            format={(metres) => formatLength(metres, { system: units, small: true, digits: 1, fraction: 32 })}
             parse={(text) => parseLength(text, { unit: units === 'metric' ? 'mm' : 'in' })}
             onChange={(metres) => onAnswer(feature, fromMm(metres * 1000))}
           />

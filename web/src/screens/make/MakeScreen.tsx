@@ -43,6 +43,14 @@ export function MakeScreen(): ReactNode {
         >
           Print all strip gauges 1:1
         </a>
+        <a
+          className="underline underline-offset-4 hover:text-copper"
+          href={pathOf(routes.printLabels, { id, query: {} })}
+          target="_blank"
+          rel="noreferrer"
+        >
+          Print the labels
+        </a>
         <Link className="underline underline-offset-4 hover:text-copper" to={`/jobs/${jobId}/practice`}>
           Our practice: schools, tools, dies, crew
         </Link>
