@@ -1,5 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { catalog, catalogEntries, entry, newEntries, withShop, type ShopEntry } from '@kobran/core';
+import {
+  catalog,
+  catalogEntries,
+  entry,
+  fitLossLaw,
+  newEntries,
+  withShop,
+  type ShopEntry,
+} from '@kobran/core';
 import { catalogToCsv, catalogToJson, readCatalogFile } from './catalogFile.js';
 import { readShopEntry } from './readShopEntry.js';
 
@@ -14,6 +22,7 @@ const {
   referencePlane: __,
   ...ownPart
 } = { ...entry(catalog.parts, 'n-plug-crimp-10mm'), id: 'our-n' };
+const at = (mhz: number, dbPer100M: number) => ({ frequencyHz: mhz * 1e6, dbPer100M });
 const refused = (kind: string, data: unknown): { where: string; message: string }[] => {
   const read = readShopEntry(kind, data);
   return read.ok ? [] : read.problems;
@@ -41,6 +50,8 @@ describe('what a shop adds', () => {
     [{ velocityFactor: 1.4 }, 'velocityFactor'],
     [{ bendRepeatedMm: 10 }, 'bendRepeatedMm'],
     [{ k1: -1 }, 'k1'],
+    // A law which does not meet the figures of its own sheet is none of it.
+    [{ lossPoints: [at(10, 9), at(100, 30)] }, 'k1'],
     [{ source: '' }, 'source'],
     [{ id: 'No Good' }, 'id'],
   ])('a cable with %j is refused at %s', (spoilt, where) =>
@@ -76,6 +87,27 @@ describe('the catalogue as a file', () => {
   const entries = catalogEntries(
     withShop(catalog, [{ kind: 'stock', data: { id: 'n-jack-to-n-jack', count: 3, matings: 12 } }]),
   );
+
+  it('what only some entries say comes back too', () => {
+    const law = fitLossLaw([at(10, 2), at(100, 6.9), at(1000, 28.5)]);
+    const own: ShopEntry[] = [
+      {
+        kind: 'cable',
+        data: {
+          ...ownCable,
+          ...(law && { k1: law.k1, k2: law.k2 }),
+          lossPoints: [at(10, 2), at(100, 6.9), at(1000, 28.5)],
+        },
+      },
+      { kind: 'part', data: { ...ownPart, captiveNut: true } },
+      {
+        kind: 'adapter',
+        data: { ...entry(catalog.adapters, 'sma-plug-to-n-jack'), id: 'ours', insulatorDepthMm: 2.1 },
+      },
+    ];
+    for (const text of [catalogToJson(own), catalogToCsv(own)])
+      expect(readCatalogFile(text)).toMatchObject({ entries: own, problems: [] });
+  });
 
   it.each([
     ['JSON', catalogToJson(entries)],

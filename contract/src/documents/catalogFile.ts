@@ -80,16 +80,16 @@ const columns = {
       'electricalMm',
       'minutes',
     ],
-    flag: [],
+    flag: ['captiveNut'],
   },
   adapter: {
     text: ['id', 'name', 'form', 'source'],
-    number: ['lengthMm', 'massG', 'electricalMm', 'maxFrequencyHz'],
+    number: ['lengthMm', 'massG', 'electricalMm', 'maxFrequencyHz', 'insulatorDepthMm'],
     flag: [],
   },
   port: {
     text: ['id', 'name', 'side', 'face'],
-    number: ['lowHz', 'highHz', 'powerW', 'swr', 'matings'],
+    number: ['lowHz', 'highHz', 'powerW', 'swr', 'matings', 'insulatorDepthMm'],
     flag: ['handheld', 'dcShort'],
   },
   stock: { text: ['id'], number: ['count', 'matings'], flag: [] },
@@ -100,7 +100,7 @@ const columns = {
 export const absentDimensions = ['bodyBoreMm', 'neckOuterMm', 'gripBoreMm', 'hexMm'] as const;
 const nullable = new Set<string>(absentDimensions);
 /** What nobody may have said is left out, not empty. */
-const optional = new Set(['wetDuct', 'salt', 'aliases']);
+const optional = new Set(['wetDuct', 'salt', 'aliases', 'captiveNut']);
 const MAX_PINS = 4;
 
 /** The catalogue as one JSON file. */
@@ -124,6 +124,10 @@ function toRow({ kind, data }: ShopEntry): Record<string, Cell> {
   for (const name of [...text, ...number]) row[name] = (source[name] ?? '') as Cell;
   for (const name of flag) row[name] = source[name] ? 'yes' : 'no';
   if (kind === 'adapter') [row.face1, row.face2] = data.faces;
+  if (kind === 'cable')
+    row.lossPoints = (data.lossPoints ?? [])
+      .map(({ frequencyHz, dbPer100M }) => `${dbPer100M}@${frequencyHz / 1e6}`)
+      .join(' ');
   if (kind === 'reel') row.damaged = data.damaged.map(({ fromM, toM }) => `${fromM}-${toM}`).join(' ');
   if (kind === 'part') {
     for (const [k, { boreMm, depthMm, made }] of data.pins.entries()) {
@@ -232,7 +236,10 @@ function fromRow(
     if (read !== undefined) value[name] = read;
     else if (nullable.has(name)) value[name] = null;
   }
-  for (const name of flag) value[name] = /^(yes|true|1)$/i.test((row[name] ?? '').trim());
+  for (const name of flag) {
+    const yes = /^(yes|true|1)$/i.test((row[name] ?? '').trim());
+    if (yes || !optional.has(name)) value[name] = yes;
+  }
   Object.assign(value, spreadOverColumns(kind, row, numeric));
   return problem ? { value, problem } : { value };
 }
@@ -245,7 +252,21 @@ function spreadOverColumns(
 ): Record<string, unknown> {
   if (kind === 'adapter') return { faces: [(row.face1 ?? '').trim(), (row.face2 ?? '').trim()] };
   if (kind === 'part') return { pins: pinsOfRow(row, numeric) };
+  if (kind === 'cable') return lossOfCell(row.lossPoints ?? '');
   return kind === 'reel' ? { damaged: spansOfCell(row.damaged ?? '') } : {};
+}
+
+/** `2.0@10 6.9@100`: dB per 100 m at MHz. */
+function lossOfCell(cell: string): { lossPoints?: { frequencyHz: number; dbPer100M: number }[] } {
+  if (cell.trim() === '') return {};
+  const lossPoints = cell
+    .trim()
+    .split(/\s+/)
+    .map((point) => {
+      const [dbPer100M, mhz] = point.split('@').map(Number);
+      return { frequencyHz: mhz * 1e6, dbPer100M };
+    });
+  return { lossPoints };
 }
 
 /** `3.2-3.6 10-10.4`: damaged stretches, m. */

@@ -72,6 +72,7 @@ export class RadioPort implements core.RadioPort {
   @IsString() @Length(1, 80) name!: string;
   @IsString() @MaxLength(40) face!: FaceCode;
   @IsBoolean() handheld!: boolean;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(20) insulatorDepthMm?: number;
 }
 
 export class SeriesLoad implements core.SeriesLoad {

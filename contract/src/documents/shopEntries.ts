@@ -44,6 +44,12 @@ const mm =
     Max(most, { message: `$property must be at most ${most} mm, got $value` })(target, property);
   };
 
+/** One figure of a cable’s sheet: loss at a frequency. */
+export class LossPoint implements core.LossPoint {
+  @IsNumber(number) @Min(1e4) @Max(100e9) frequencyHz!: number;
+  @IsNumber(number) @Min(0.001) @Max(1000) dbPer100M!: number;
+}
+
 export class OwnCable implements Cable {
   @Matches(ID, ID_MESSAGE) id!: string;
   @IsString() @Length(1, 80) name!: string;
@@ -61,6 +67,12 @@ export class OwnCable implements Cable {
   @IsString() @MaxLength(80) jacket!: string;
   @IsNumber(number) @Min(0) @Max(50) k1!: number;
   @IsNumber(number) @Min(0) @Max(5) k2!: number;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(20)
+  @ValidateNested({ each: true })
+  @Type(() => LossPoint)
+  lossPoints?: LossPoint[];
   @IsOptional() @IsNumber(number) @Min(0.001) @Max(1000) lawFromMhz?: number;
   @IsOptional() @IsNumber(number) @Min(0) @Max(0.2) velocityTolerance?: number;
   @IsOptional() @IsNumber(number) @Min(0) @Max(0.5) lossTolerance?: number;
@@ -113,6 +125,7 @@ export class OwnPart implements PartDimensions {
   @mm(1, 200) jacketToPlaneMm!: number;
   @mm(0, 50) proudMm!: number;
   @mm(0, 200) electricalMm!: number;
+  @IsOptional() @IsBoolean() captiveNut?: boolean;
   @IsNumber(number) @Min(1) @Max(600) minutes!: number;
   @IsString() @Length(1, 200, { message: 'source must say where the figures come from' }) source!: string;
 }
@@ -125,6 +138,7 @@ export class OwnAdapter implements Adapter {
   @mm(2, 1000) lengthMm!: number;
   @IsNumber(number) @Min(0.5) @Max(5000) massG!: number;
   @mm(0, 1000) electricalMm!: number;
+  @IsOptional() @mm(0, 20) insulatorDepthMm?: number;
   @IsNumber(number) @Min(1e5) @Max(110e9) maxFrequencyHz!: number;
   @IsString() @Length(1, 200, { message: 'source must say where the figures come from' }) source!: string;
 }
@@ -141,6 +155,7 @@ export class Port implements core.Port {
   /** *Forward* power it gives, or may take, W; 0 for receive only. */
   @IsNumber(number) @Min(0) @Max(100e3) powerW!: number;
   @IsBoolean() handheld!: boolean;
+  @IsOptional() @mm(0, 20) insulatorDepthMm?: number;
   @IsNumber(number) @Min(1) @Max(100) swr!: number;
   @IsBoolean() dcShort!: boolean;
   /** How often it has been coupled. */

@@ -14,6 +14,8 @@ export interface Adapter {
   /** Electrical length between the two faces, mm of its own line in air. */
   electricalMm: number;
   maxFrequencyHz: number;
+  /** Of its SMA plug, measured: from the front of the nut or shell down to the insulator, mm. */
+  insulatorDepthMm?: number;
   source: string;
 }
 

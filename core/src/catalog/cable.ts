@@ -1,3 +1,5 @@
+import type { LossPoint } from './lossLaw.js';
+
 /** A coaxial cable type. Diameters in mm; attenuation `k1·√f + k2·f` dB per 100 m with f in MHz. */
 export interface Cable {
   id: string;
@@ -20,6 +22,8 @@ export interface Cable {
   k1: number;
   /** dB per 100 m per MHz: dielectric loss. */
   k2: number;
+  /** The figures of its sheet the law was fitted to, where it was entered so. */
+  lossPoints?: LossPoint[];
   /** The law holds from here, MHz: below it the current of a copper-clad steel centre reaches the steel. Default 1. */
   lawFromMhz?: number;
   /** Relative half-width of what makers print as velocity factor, and as loss. Defaults by the dielectric, and 0.1. */

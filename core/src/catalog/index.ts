@@ -42,6 +42,7 @@ export {
 } from './face.js';
 export type { Body, Contact, Face, FaceCode } from './face.js';
 export { seriesById } from './series/index.js';
+export { fitLossLaw, lawMisses, type FittedLaw, type LossPoint } from './lossLaw.js';
 export type { Series, SeriesId, SeriesVariant } from './series/index.js';
 export { stopToPlaneMm, styleIds } from './part.js';
 export type { Part, PartDimensions, PinBore, Style, TrainItem } from './part.js';

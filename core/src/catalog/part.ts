@@ -58,6 +58,8 @@ export interface PartDimensions {
   /** Electrical length from where the dielectric stops to the reference plane, mm of free space. */
   electricalMm: number;
   minutes: number;
+  /** Its coupling nut cannot come off: nothing to slide on first, nothing to screw down last. */
+  captiveNut?: boolean;
   source: string;
 }
 

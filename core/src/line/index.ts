@@ -25,7 +25,6 @@ export {
   te11CutoffHz,
   type CoaxDimensions,
 } from './coax.js';
-export { fitLossLaw, type FittedLaw, type LossPoint } from './lossLaw.js';
 export { largestSingularValue, reciprocityError } from './traceLaws.js';
 export { loadImpedance, reflectionOf, type Load } from './load.js';
 export type { Abcd, Element, LineElement } from './element.js';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { catalog, entry, type Cable, type Part } from '../catalog/index.js';
+import { catalog, entry, partOf, type Cable, type Part } from '../catalog/index.js';
 import { fitCable } from '../fit/index.js';
 import {
   cardFor,
@@ -317,6 +317,21 @@ describe('schools change the card', () => {
       card('bnc-plug-crimp-5mm', 'rg58', { twoPersonCheck }).steps.map(({ id }) => id);
     expect(names(true).slice(-2)).toEqual(['second', 'sign']);
     expect(names(false)).not.toContain('second');
+  });
+
+  it('a captive nut neither slides on first nor is screwed down last', () => {
+    for (const id of ['uhf-plug-piercing-10mm', 'uhf-plug-crimp-10mm']) {
+      const { train: _, referencePlane: __, ...dimensions } = part(id);
+      const captive = cardFor(partOf({ ...dimensions, captiveNut: true }), cable('rg213'), 'metric');
+      const placed = captive?.steps.flatMap(({ places = [] }) => places.map(({ id: item }) => item));
+      expect(placed).not.toContain('nut');
+      expect(captive?.steps.at(-2)?.title).not.toContain('Nut down');
+      expect(
+        card(id, 'rg213')
+          .steps.flatMap(({ places = [] }) => places)
+          .map(({ id: item }) => item),
+      ).toContain('nut');
+    }
   });
 
   it('speaks the units of the shop', () => {

@@ -1,4 +1,5 @@
 import type { RecipeInput, Step } from './recipe.js';
+import { hasPart } from './steps/words.js';
 import { finalCheck, secondPerson, shortCheck, signOff, through, tug } from './steps/check.js';
 import {
   bareCentre,
@@ -34,7 +35,7 @@ export function generalCard(input: RecipeInput, own: OwnSteps): Step[] {
   const stripped = input.gauge.stretches.length > 0;
   return [
     partsCheck(input),
-    ...(own.slide.length > 0 ? [slideOn(input, own.slide)] : []),
+    ...(own.slide.some((id) => hasPart(input, id)) ? [slideOn(input, own.slide)] : []),
     squareCut,
     ...(stripped
       ? [

@@ -15,7 +15,9 @@ export function partOf(dimensions: PartDimensions): Part {
       seriesOf(faceOf(dimensions.face)).id === 'uhf' && faceOf(dimensions.face).body === 'plug'
         ? 'tip of the pin'
         : 'front of the shell',
-    train: styleById[dimensions.style].train(dimensions),
+    train: styleById[dimensions.style]
+      .train(dimensions)
+      .filter(({ id }) => !(dimensions.captiveNut && id === 'nut')),
   };
 }
 

@@ -22,6 +22,8 @@ export interface Port {
   /** *Forward* power it gives, or may take, W; 0 for receive only. */
   powerW: number;
   handheld: boolean;
+  /** Of the antenna that came with a handheld, measured: from the front of its nut or shell down to the insulator, mm. */
+  insulatorDepthMm?: number;
   swr: number;
   dcShort: boolean;
   /** How often it has been coupled. */

@@ -1,6 +1,7 @@
 import type { Problem } from '../../quantity/index.js';
 import type { Cable } from '../cable.js';
 import { faces } from '../face.js';
+import { fitLossLaw, lawMisses } from '../lossLaw.js';
 import type { PartDimensions } from '../part.js';
 import type { Adapter } from '../adapters.js';
 import type { Port, Reel, ShopEntry } from './entries.js';
@@ -24,6 +25,9 @@ export const impedanceFromDiameters = ({
 }: Pick<Cable, 'centreMm' | 'centreKind' | 'dielectricMm' | 'velocityFactor'>): number =>
   59.96 * velocityFactor * Math.log(dielectricMm / (centreMm * (centreKind === 'stranded' ? 0.94 : 1)));
 
+/** What rounding a fitted law to four figures may add to its residual. */
+const LAW_ROUNDING = 0.005;
+
 function cableProblems(cable: Cable): Problem[] {
   const { centreMm, dielectricMm, jacketMm, impedanceOhm } = cable;
   if (dielectricMm <= centreMm)
@@ -42,6 +46,17 @@ function cableProblems(cable: Cable): Problem[] {
         `The jacket (${jacketMm} mm) is not thicker than the dielectric (${dielectricMm} mm).`,
         'jacketMm',
         'Measure both again: braid and jacket lie over the dielectric.',
+      ),
+    ];
+  const { lossPoints = [] } = cable;
+  const fitted = fitLossLaw(lossPoints);
+  if (fitted && lawMisses(lossPoints, cable) > fitted.residual + LAW_ROUNDING)
+    return [
+      problem(
+        'cable.loss',
+        `k1 and k2 lie ${(lawMisses(lossPoints, cable) * 100).toFixed(0)} % beside the figures of the sheet.`,
+        'k1',
+        `Fitted to them they are ${fitted.k1.toPrecision(3)} and ${fitted.k2.toPrecision(3)}; take those, or take the figures out.`,
       ),
     ];
   const computed = impedanceFromDiameters(cable);

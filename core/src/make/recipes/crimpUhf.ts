@@ -21,7 +21,7 @@ export const crimpUhf: Recipe = {
         fastenTip(input),
       ],
       finish: [
-        nutDown({
+        nutDown(input, {
           goesWrong: ['nut left behind the ferrule the wrong way round: it cannot be saved'],
         }),
         shrinkDown(input),

@@ -14,7 +14,7 @@ export const piercingUhf: Recipe = {
       slide: ['nut'],
       firstCheck: 'The bare cut, before the connector: a strand of braid over it shorts.',
       join: [push(input), shortCheck('short2', 'Pushed home, teeth still open.'), teeth],
-      finish: [nutDown()],
+      finish: [nutDown(input)],
     }),
   source: commonPractice,
 };

@@ -27,7 +27,7 @@ export const reducerUhf: Recipe = {
         shortCheck('short3', 'Cold again.'),
         solderTip,
       ],
-      finish: [nutDown(), shrinkDown(input, 'the reducer')],
+      finish: [nutDown(input), shrinkDown(input, 'the reducer')],
     }),
   source: commonPractice,
 };

@@ -18,7 +18,7 @@ export const screwOnUhf: Recipe = {
       prepare: [foldBack(input, 'the jacket'), bareCentre(input), tinCentre],
       firstCheck: 'Before the body goes on.',
       join: [body(input), shortCheck('short2', 'Body home, tip not soldered yet.'), solderTip, whiskers],
-      finish: [nutDown()],
+      finish: [nutDown(input)],
     }),
   source: commonPractice,
 };

@@ -25,7 +25,7 @@ export const solderUhf: Recipe = {
         shortCheck('short3', 'Cold again: melted insulation shows now.'),
         solderTip,
       ],
-      finish: [nutDown()],
+      finish: [nutDown(input)],
     }),
   source: commonPractice,
 };

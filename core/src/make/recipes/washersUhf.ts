@@ -17,7 +17,7 @@ export const washersUhf: Recipe = {
       prepare: [dressBraid(input), bareCentre(input), fan(input)],
       firstCheck: 'Washer and spacer on, body still off.',
       join: [body(input), shortCheck('short2', 'Screwed home, tip not soldered yet.'), solderTip],
-      finish: [nutDown(), reliefHome],
+      finish: [nutDown(input), reliefHome],
     }),
   source: commonPractice,
 };

@@ -1,10 +1,24 @@
 import type { RecipeInput, Step } from '../recipe.js';
-import { placed } from './words.js';
+import { hasPart, placed } from './words.js';
 
 /** What is done after the end has proved itself: nut, shrink, cap, label. */
 
 /** The coupling nut over the finished body, label on. */
-export const nutDown = (own: Partial<Step> = {}): Step => ({
+export const nutDown = (input: RecipeInput, own: Partial<Step> = {}): Step =>
+  hasPart(input, 'nut') ? looseNut(own) : captiveNut;
+
+const captiveNut: Step = {
+  id: 'finish',
+  name: 'Finish',
+  title: 'Nut turns freely, label on',
+  how: 'It sits captive on the body: turn it once round.',
+  byTouch: 'Turn the nut once round with one finger.',
+  looksRight: ['nut turns freely'],
+  feelsRight: ['nut spins with one finger'],
+  goesWrong: ['solder under the nut: it is stuck, and the end has to be made again'],
+};
+
+const looseNut = (own: Partial<Step>): Step => ({
   id: 'finish',
   name: 'Finish',
   title: 'Nut down on the body, label on',

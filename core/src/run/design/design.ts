@@ -46,6 +46,8 @@ export interface RadioPort {
   face: FaceCode;
   /** A handheld's port: small, deep, and easily strained. */
   handheld: boolean;
+  /** Of the antenna that came with it: from the front of its nut or shell down to the insulator, mm. */
+  insulatorDepthMm?: number;
 }
 
 /** Resistance, inductance and capacitance one after the other, as the antenna is near its resonance; 0 where there is none. */

@@ -1,12 +1,23 @@
-import { faceName, seriesOf } from '../../catalog/index.js';
+import { entry, faceName, seriesOf } from '../../catalog/index.js';
+import type { PlacedPiece } from '../wave/layout.js';
 import type { SnagRule } from './snag.js';
 
+/** Insulators whose depths differ by less couple alike, mm. Common practice, no source. */
+const ALIKE_MM = 0.5;
+
 /** SMA ports of handhelds: insulator depth varies, and anything stiff is a lever on them. Common practice, no source. */
-export const handheldPort: SnagRule = ({ design, layout }) => {
+export const handheldPort: SnagRule = ({ design, layout, catalog }) => {
   const joint = layout.joints[0];
   if (!design.radio.handheld || joint.left.series !== 'sma') return [];
   const first = joint.rightPiece;
   const leverMm = first && first.piece.kind !== 'assembly' ? Math.round((first.toM - first.fromM) * 1000) : 0;
+  const ofAntenna = design.radio.insulatorDepthMm;
+  const ofPiece =
+    first?.piece.kind === 'adapter'
+      ? entry(catalog.adapters, first.piece.adapter).insulatorDepthMm
+      : undefined;
+  const depth =
+    ofAntenna === undefined || ofPiece === undefined ? undefined : depthVerdict(ofAntenna, ofPiece, first);
   return [
     {
       rule: 'handheld',
@@ -15,8 +26,8 @@ export const handheldPort: SnagRule = ({ design, layout }) => {
       stage: 'plan',
       at: joint.id,
       distanceM: 0,
-      what: `${faceName(joint.left)} of a handheld: compare the depth before forcing`,
-      why: `Insulator depth varies by up to 2 mm between handhelds: compare with the antenna that came with it. Coupled daily, an SMA port of ${seriesOf(joint.left).matings} matings lasts about a year, so a saver is worth it before it is worn${leverMm > 0 ? `, and ${leverMm} mm of rigid adapter hangs on the port` : ''}.`,
+      what: depth?.what ?? `${faceName(joint.left)} of a handheld: compare the depth before forcing`,
+      why: `${depth?.why ?? `Insulator depth varies by up to 2 mm between handhelds: compare with the antenna that came with it${ofAntenna === undefined ? '' : ` (${ofAntenna} mm)`}.`} Coupled daily, an SMA port of ${seriesOf(joint.left).matings} matings lasts about a year, so a saver is worth it before it is worn${leverMm > 0 ? `, and ${leverMm} mm of rigid adapter hangs on the port` : ''}.`,
       remedies: [
         {
           title: 'I have compared them: not a deep port',
@@ -28,3 +39,28 @@ export const handheldPort: SnagRule = ({ design, layout }) => {
     },
   ];
 };
+
+/** What two measured depths say: of the antenna that came with the set, and of what is to go there instead, mm. */
+function depthVerdict(
+  antennaMm: number,
+  pieceMm: number,
+  piece: PlacedPiece | undefined,
+): { what: string; why: string } {
+  const name = piece?.name ?? 'The adapter';
+  const deeperMm = Number((pieceMm - antennaMm).toFixed(2));
+  const measured = `Its insulator lies ${pieceMm} mm deep, that of the antenna which came with the set ${antennaMm} mm.`;
+  if (Math.abs(deeperMm) <= ALIKE_MM)
+    return {
+      what: `${name} is as deep as the handheld’s own antenna; mind the lever and the wear`,
+      why: measured,
+    };
+  return deeperMm > 0
+    ? {
+        what: `${name} may not reach the contact of the handheld`,
+        why: `${measured} Its pin stops ${deeperMm} mm short: contact comes and goes. Take one as deep as the antenna.`,
+      }
+    : {
+        what: `${name} touches bottom before its thread is home`,
+        why: `${measured} It is ${-deeperMm} mm too shallow: forced, it pushes the port’s insulator in. Take one as deep as the antenna.`,
+      };
+}

@@ -1,5 +1,5 @@
-import type { PinBore, ShopEntry } from '@kobran/core';
-import { useState, type ReactNode } from 'react';
+import type { LossPoint, PinBore, ShopEntry } from '@kobran/core';
+import { Fragment, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { useShop } from '../../store/Shop.js';
 import { check, read, written, type Checked, type Draft } from './draft.js';
@@ -7,6 +7,7 @@ import { Drawing } from './Drawing.js';
 import { FieldInput } from './FieldInput.js';
 import { fields } from './fields.js';
 import { isOwnKind, kindNames, type OwnKind } from './kinds.js';
+import { LossField } from './LossField.js';
 import { PinsField } from './PinsField.js';
 
 /** Asked for at the end; silent about them until then. */
@@ -104,13 +105,20 @@ function Fields({
   return (
     <div className="mt-3 grid gap-x-5 gap-y-3 sm:grid-cols-2">
       {fields[kind].map((field) => (
-        <FieldInput
-          key={field.key}
-          field={field}
-          value={read(draft, field.key)}
-          problem={problemOf(field.key)}
-          onChange={(value) => onChange(written(draft, field.key, value))}
-        />
+        <Fragment key={field.key}>
+          {field.key === 'k1' && (
+            <LossField
+              points={(draft.lossPoints ?? []) as LossPoint[]}
+              onChange={(to) => onChange({ ...draft, ...to })}
+            />
+          )}
+          <FieldInput
+            field={field}
+            value={read(draft, field.key)}
+            problem={problemOf(field.key)}
+            onChange={(value) => onChange(written(draft, field.key, value))}
+          />
+        </Fragment>
       ))}
       {kind === 'part' && (
         <PinsField

@@ -1,5 +1,6 @@
 import {
   attenuationDbPer100M,
+  lawMisses,
   lossToleranceOf,
   velocityToleranceOf,
   faceInFull,
@@ -55,6 +56,7 @@ export function Figures({ entry }: { entry: ShopEntry }): ReactNode {
             ],
             ['Hex die', mm(part.hexMm)],
             ['Jacket’s edge to the front', mm(part.jacketToPlaneMm)],
+            ...(part.captiveNut ? [['Coupling nut', 'captive, cannot come off'] as [string, string]] : []),
             ['Time', `${part.minutes} min`],
             ['Source', part.source],
           ]}
@@ -71,6 +73,9 @@ export function Figures({ entry }: { entry: ShopEntry }): ReactNode {
             ['Length', mm(adapter.lengthMm)],
             ['Mass', `${adapter.massG} g`],
             ['Good to', formatFrequency(adapter.maxFrequencyHz)],
+            ...(adapter.insulatorDepthMm === undefined
+              ? []
+              : [['Front of the nut to the insulator', mm(adapter.insulatorDepthMm)] as [string, string]]),
             ['Source', adapter.source],
           ]}
         />
@@ -116,6 +121,14 @@ function CableFigures({ cable, mm }: { cable: Cable; mm: (value: number) => stri
           `Loss per 100 m at ${formatFrequency(hz)}`,
           formatDecibels(attenuationDbPer100M(cable, hz)),
         ]),
+        ...(cable.lossPoints && cable.lossPoints.length > 2
+          ? [
+              [
+                'Fitted to its sheet',
+                `${cable.lossPoints.length} figures, within ${percent(lawMisses(cable.lossPoints, cable))}`,
+              ] as [string, string],
+            ]
+          : []),
         ['These are good to', `± ${percent(lossToleranceOf(cable))}, at 20 °C`],
         ['Highest voltage', `${cable.peakRfV} V peak at radio frequency`],
         ['Bend radius', `${mm(cable.bendOnceMm)} once, ${mm(cable.bendRepeatedMm)} flexed`],

@@ -18,6 +18,8 @@ const source: Field = {
 };
 const name: Field = { key: 'name', label: 'Name', type: 'text' };
 
+const depthHint = 'a depth gauge or the tail of a caliper; leave it if not measured';
+
 /** The properties of each kind, in the order in which a sheet gives them. */
 export const fields: Record<OwnKind, Field[]> = {
   cable: [
@@ -38,7 +40,12 @@ export const fields: Record<OwnKind, Field[]> = {
     { key: 'shield', label: 'Shield, in words', type: 'text' },
     { key: 'jacketMm', label: 'Over the jacket', type: 'mm' },
     { key: 'jacket', label: 'Jacket', type: 'text' },
-    { key: 'k1', label: 'k1, dB per 100 m and √MHz', type: 'number', hint: 'loss = k1·√f + k2·f' },
+    {
+      key: 'k1',
+      label: 'k1, dB per 100 m and √MHz',
+      type: 'number',
+      hint: 'fitted to the figures above, or typed',
+    },
     { key: 'k2', label: 'k2, dB per 100 m and MHz', type: 'number' },
     { key: 'capacitancePfPerM', label: 'Capacitance, pF per m', type: 'number' },
     {
@@ -98,6 +105,7 @@ export const fields: Record<OwnKind, Field[]> = {
     { key: 'hexMm', label: 'Hex die, across flats', type: 'mm or none' },
     { key: 'foldBackMm', label: 'Braid folded back', type: 'mm' },
     { key: 'jacketToPlaneMm', label: 'Jacket’s edge to the shell’s front', type: 'mm' },
+    { key: 'captiveNut', label: 'The coupling nut cannot come off', type: 'flag' },
     { key: 'proudMm', label: 'Conductor left proud, trimmed after', type: 'mm' },
     { key: 'electricalMm', label: 'Electrical length it adds', type: 'mm' },
     { key: 'minutes', label: 'Minutes to make', type: 'number' },
@@ -112,6 +120,12 @@ export const fields: Record<OwnKind, Field[]> = {
     { key: 'massG', label: 'Mass, g', type: 'number' },
     { key: 'electricalMm', label: 'Electrical length', type: 'mm' },
     { key: 'maxFrequencyHz', label: 'Good to', type: 'hz' },
+    {
+      key: 'insulatorDepthMm',
+      label: 'SMA plug: front of the nut to the insulator',
+      type: 'mm',
+      hint: depthHint,
+    },
     source,
   ],
   port: [
@@ -122,6 +136,7 @@ export const fields: Record<OwnKind, Field[]> = {
     { key: 'highHz', label: 'To', type: 'hz' },
     { key: 'powerW', label: 'Forward power it gives or takes', type: 'watts' },
     { key: 'handheld', label: 'A handheld: small port, easily strained', type: 'flag' },
+    { key: 'insulatorDepthMm', label: 'Its own antenna: front to insulator', type: 'mm', hint: depthHint },
     { key: 'swr', label: 'SWR, of an antenna', type: 'number' },
     { key: 'dcShort', label: 'Joins pin and shell for direct current', type: 'flag' },
     { key: 'matings', label: 'Couplings so far', type: 'count' },

@@ -7,6 +7,7 @@ import { useShop } from '../../store/Shop.js';
 import { KnownPorts } from '../../frame/KnownPorts.js';
 import { slugOf } from '../../store/slugOf.js';
 import { Choice } from '../../ui/Choice.js';
+import { LengthField } from '../../ui/LengthField.js';
 import { TextField } from '../../ui/TextField.js';
 import { Tick } from '../../ui/Tick.js';
 import { AntennaImpedance } from './AntennaImpedance.js';
@@ -21,7 +22,12 @@ export function RadioInspector(): ReactNode {
       <div className="rounded border border-rule bg-paper">
         <FaceDrawing face={faceOf(radio.face)} width={280} height={100} />
       </div>
-      <KnownPorts side="radio" onTake={({ name, face, handheld }) => set({ name, face, handheld })} />
+      <KnownPorts
+        side="radio"
+        onTake={({ name, face, handheld, insulatorDepthMm }) =>
+          set({ name, face, handheld, ...(insulatorDepthMm === undefined ? {} : { insulatorDepthMm }) })
+        }
+      />
       <TextField label="Name" value={radio.name} maxLength={80} onChange={(name) => set({ name })} />
       <Choice label="Connector" value={radio.face} options={faceOptions} onChange={(face) => set({ face })} />
       <Tick
@@ -29,6 +35,13 @@ export function RadioInspector(): ReactNode {
         checked={radio.handheld}
         onChange={(handheld) => set({ handheld })}
       />
+      {radio.handheld && faceOf(radio.face).series === 'sma' && (
+        <LengthField
+          label="Its own antenna: front of the nut or shell to the insulator"
+          valueM={radio.insulatorDepthMm === undefined ? undefined : radio.insulatorDepthMm / 1000}
+          onChange={(metres) => set({ insulatorDepthMm: Number((metres * 1000).toFixed(2)) })}
+        />
+      )}
       <KeepPort port={{ ...radio, side: 'radio', swr: 1, dcShort: false }} />
     </section>
   );
@@ -72,11 +85,11 @@ export function AntennaInspector(): ReactNode {
 function KeepPort({
   port,
 }: {
-  port: Pick<Port, 'name' | 'side' | 'face' | 'handheld' | 'swr' | 'dcShort'>;
+  port: Pick<Port, 'name' | 'side' | 'face' | 'handheld' | 'insulatorDepthMm' | 'swr' | 'dcShort'>;
 }): ReactNode {
   const { editor } = useOpenRun();
   const { catalog, put } = useShop();
-  const { name, side, face, handheld, swr, dcShort } = port;
+  const { name, side, face, handheld, insulatorDepthMm, swr, dcShort } = port;
   const id = slugOf(name);
   const known = catalog.ports.get(id);
   if (known?.face === face && known.side === side)
@@ -91,6 +104,7 @@ function KeepPort({
         side,
         face,
         handheld,
+        ...(insulatorDepthMm === undefined ? {} : { insulatorDepthMm }),
         swr,
         dcShort,
         lowHz: Math.min(...bands.map(({ lowHz }) => lowHz)),

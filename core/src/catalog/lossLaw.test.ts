@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { catalog } from '../catalog/index.js';
-import { fitLossLaw } from './index.js';
+import { catalog, fitLossLaw } from './index.js';
 
 const at = (mhz: number, dbPer100M: number) => ({ frequencyHz: mhz * 1e6, dbPer100M });
 

@@ -4,6 +4,16 @@ export interface LossPoint {
   dbPer100M: number;
 }
 
+/** By how much the worst of the figures lies beside k1·√f + k2·f, as a share of it. */
+export const lawMisses = (points: readonly LossPoint[], { k1, k2 }: { k1: number; k2: number }): number =>
+  Math.max(
+    0,
+    ...points.map(({ frequencyHz, dbPer100M }) => {
+      const mhz = frequencyHz / 1e6;
+      return Math.abs((k1 * Math.sqrt(mhz) + k2 * mhz) / dbPer100M - 1);
+    }),
+  );
+
 /** A law fitted to such figures. */
 export interface FittedLaw {
   k1: number;
@@ -15,17 +25,16 @@ export interface FittedLaw {
 /**
  * Fits k1·√f + k2·f (f in MHz) to figures of a sheet, each weighed by its own size, neither constant below zero.
  *
+ * @param points frequencies and losses above zero
  * @returns nothing without two different frequencies
  * Source: attenuation law of MIL-DTL-17 sheets; weighted least squares.
  */
 export function fitLossLaw(points: readonly LossPoint[]): FittedLaw | undefined {
-  const rows = points
-    .filter(({ frequencyHz, dbPer100M }) => frequencyHz > 0 && dbPer100M > 0)
-    .map(({ frequencyHz, dbPer100M }) => {
-      const mhz = frequencyHz / 1e6;
-      return { x: Math.sqrt(mhz) / dbPer100M, y: mhz / dbPer100M };
-    });
-  if (new Set(points.map(({ frequencyHz }) => frequencyHz)).size < 2 || rows.length < 2) return undefined;
+  if (new Set(points.map(({ frequencyHz }) => frequencyHz)).size < 2) return undefined;
+  const rows = points.map(({ frequencyHz, dbPer100M }) => {
+    const mhz = frequencyHz / 1e6;
+    return { x: Math.sqrt(mhz) / dbPer100M, y: mhz / dbPer100M };
+  });
   const sum = (of: (row: (typeof rows)[number]) => number): number =>
     rows.reduce((total, row) => total + of(row), 0);
   const [xx, xy, yy, x, y] = [
@@ -39,6 +48,5 @@ export function fitLossLaw(points: readonly LossPoint[]): FittedLaw | undefined 
   let [k1, k2] = [(x * yy - y * xy) / det, (y * xx - x * xy) / det];
   if (k2 < 0) [k1, k2] = [x / xx, 0];
   else if (k1 < 0) [k1, k2] = [0, y / yy];
-  const residual = Math.max(...rows.map((row) => Math.abs(k1 * row.x + k2 * row.y - 1)));
-  return { k1, k2, residual };
+  return { k1, k2, residual: lawMisses(points, { k1, k2 }) };
 }
