@@ -6,6 +6,7 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
+  IsInt,
   IsNumber,
   IsOptional,
   IsString,
@@ -20,6 +21,7 @@ import type * as core from '@kobran/core';
 import {
   DESIGN_SCHEMA,
   MAX_BANDS,
+  MAX_IN_BATCH,
   MAX_LEGS,
   MAX_LOAD_POINTS,
   MAX_PIECES,
@@ -140,6 +142,7 @@ export class Assembly extends Piece implements core.Assembly {
   @IsOptional() @ValidateNested() @Type(() => Target) target?: Target;
   @IsOptional() @IsString() @MaxLength(40) lot?: string;
   @IsOptional() @IsString() @MaxLength(40) set?: string;
+  @IsOptional() @IsInt() @Min(1) @Max(MAX_IN_BATCH) count?: number;
   @IsOptional() @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => Spot) spots?: Spot[];
 }
 

@@ -30,11 +30,11 @@ export class ReportsService {
   }
 
   /** Every assembly of the run once, or several of the one that is asked for. */
-  async labels(runId: string, { piece, count = 1 }: LabelSheetQuery): Promise<Buffer> {
+  async labels(runId: string, { piece, count }: LabelSheetQuery): Promise<Buffer> {
     const { run, sheet, catalog } = await this.sheets.sheetOf(runId);
     const assemblies = assembliesOf(run.design).filter(({ id }) => piece === undefined || id === piece);
     if (assemblies.length === 0) throw notFound('assembly', piece ?? 'any');
-    const labels = assemblies.flatMap((one) => labelsOf(one, count, catalog, sheet.topHz));
+    const labels = assemblies.flatMap((one) => labelsOf(one, count ?? one.count ?? 1, catalog, sheet.topHz));
     return pdfOf(labelSheet(labels), `Labels, ${run.design.name}`);
   }
 }

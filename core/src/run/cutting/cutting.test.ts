@@ -37,6 +37,21 @@ function read(lengthM: number, velocityFactor: number, over: Partial<TrimRecord>
   };
 }
 
+describe('several of the same', () => {
+  it('are one entry of the run and each a piece to cut', () => {
+    const run = { id: 'r', design: aRun({ pieces: [cable({ count: 4 })] }), facts: noFacts };
+    const pieces = piecesToCut([run], catalog, defaultPractice);
+    expect(pieces.map(({ name }) => name)).toEqual([
+      'Main cable 1',
+      'Main cable 2',
+      'Main cable 3',
+      'Main cable 4',
+    ]);
+    expect(new Set(pieces.map(({ id }) => id)).size).toBe(4);
+    expect(new Set(pieces.map(({ lengthM }) => lengthM)).size).toBe(1);
+  });
+});
+
 describe('what a lot has taught', () => {
   it('without readings it is the data sheet’s, within its tolerance', () => {
     const { velocityFactor, sigma } = lotOf([], 'rg213', 'Drum 7', catalog);

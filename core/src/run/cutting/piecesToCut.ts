@@ -20,23 +20,23 @@ export interface PieceToCut extends WantedPiece {
   runName: string;
 }
 
-/** Everything of a job that is still to be cut: lengths off the reel with their allowances. */
+/** Everything of a job that is still to be cut: lengths off the reel with their allowances; several of the same each by itself. */
 export const piecesToCut = (runs: readonly RunOfJob[], catalog: Catalog, practice: Practice): PieceToCut[] =>
   runs.flatMap(({ id: runId, design, facts }) =>
     evaluate(design, catalog, { facts, practice })
       .cuts.filter(({ done }) => !done)
-      .map(({ pieceId, name, cable, cut }): PieceToCut => {
-        const piece = assemblyOf(design, pieceId);
-        return {
-          id: `${runId} ${pieceId}`,
-          name,
+      .flatMap(({ pieceId, name, cable, cut }) => {
+        const { set = '', lot = '', count = 1 } = assemblyOf(design, pieceId);
+        return Array.from({ length: count }, (_, k): PieceToCut => ({
+          id: `${runId} ${pieceId}${count === 1 ? '' : ` ${k + 1}`}`,
+          name: count === 1 ? name : `${name} ${k + 1}`,
           cable: cable.id,
           lengthM: cut.value,
-          set: piece.set ?? '',
-          lot: piece.lot ?? '',
+          set,
+          lot,
           runId,
           pieceId,
           runName: design.name,
-        };
+        }));
       }),
   );

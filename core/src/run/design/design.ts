@@ -120,6 +120,8 @@ export interface Assembly extends Piece {
   lot?: string;
   /** Set it belongs to: pieces of one set are cut from one lot and compared. */
   set?: string;
+  /** So many of the same are made: one lies in this run, the others are spares or go elsewhere. Not stated, one. */
+  count?: number;
   /** Known spots whose impedance is not the cable’s. */
   spots?: Spot[];
 }

@@ -1,5 +1,6 @@
 import {
   MAX_IN_BATCH,
+  findAssembly,
   lostOnFailureMm,
   formatTool,
   formatLength,
@@ -8,6 +9,7 @@ import {
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { StripGaugeDrawing } from '../../drawing/gauge/StripGaugeDrawing.js';
+import { useOpenRun } from '../../store/RunContext.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useWidth } from '../../ui/useWidth.js';
 import { StagePage } from '../../ui/StagePage.js';
@@ -25,7 +27,8 @@ export function BatchStart({
   onStart: (count: number) => void;
 }): ReactNode {
   const { units } = usePreferences();
-  const [text, setText] = useState(String(USUAL));
+  const { editor } = useOpenRun();
+  const [text, setText] = useState(() => String(findAssembly(editor.design, end.pieceId)?.count ?? USUAL));
   const [ref, width] = useWidth<HTMLDivElement>();
   const count = Number(text);
   const sound = Number.isInteger(count) && count >= 1 && count <= MAX_IN_BATCH;

@@ -64,7 +64,10 @@ function Piece({ cut }: { cut: Cut }): ReactNode {
       <div className="min-w-0">
         <h2 className="flex items-center gap-2 text-lg font-bold">
           <StateMark state={cut.done ? 'done' : 'not started'} /> {cut.name}{' '}
-          <span className="font-normal text-muted">{cut.cable.name}</span>
+          <span className="font-normal text-muted">
+            {cut.cable.name}
+            {piece?.count && piece.count > 1 ? `, ${piece.count} of the same` : ''}
+          </span>
         </h2>
         <CutDrawing cut={cut} />
         <p className="text-muted">{cut.why}</p>

@@ -1,9 +1,11 @@
 import {
+  MAX_IN_BATCH,
   entry,
   faceName,
   faceOf,
   formatLength,
   gasTubeVolts,
+  parseCount,
   parseLength,
   partsFor,
   turnPiece,
@@ -118,6 +120,14 @@ function AssemblyFields({ piece, set }: { piece: Assembly; set: (piece: AnyPiece
         format={(metres) => formatLength(metres, { system: units })}
         parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' })}
         onChange={(lengthM) => set({ ...piece, lengthM })}
+      />
+      <QuantityField
+        label="How many of the same are made"
+        value={piece.count ?? 1}
+        format={String}
+        parse={(text) => parseCount(text, 1, MAX_IN_BATCH)}
+        onChange={(count) => set({ ...piece, count })}
+        hint={piece.count && piece.count > 1 ? 'one lies in this run' : undefined}
       />
       <Choice
         label="Radio end"
