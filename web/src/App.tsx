@@ -46,6 +46,7 @@ const SealScreen = screen(() => import('./screens/seal/SealScreen.js'), 'SealScr
 const HandoverScreen = screen(() => import('./screens/handover/HandoverScreen.js'), 'HandoverScreen');
 const CatalogScreen = screen(() => import('./screens/catalog/CatalogScreen.js'), 'CatalogScreen');
 const IdentifyScreen = screen(() => import('./screens/identify/IdentifyScreen.js'), 'IdentifyScreen');
+const QuickScreen = screen(() => import('./screens/quick/QuickScreen.js'), 'QuickScreen');
 const KitScreen = screen(() => import('./screens/kit/KitScreen.js'), 'KitScreen');
 const TrainScreen = screen(() => import('./screens/train/TrainScreen.js'), 'TrainScreen');
 const InstrumentsScreen = screen(
@@ -87,6 +88,8 @@ export function App(): ReactNode {
             <Route path="/catalog/:kind" element={<CatalogScreen />} />
             <Route path="/catalog/:kind/:id" element={<CatalogScreen />} />
             <Route path="/identify" element={<IdentifyScreen />} />
+            <Route path="/quick" element={<QuickScreen />} />
+            <Route path="/quick/:sheet" element={<QuickScreen />} />
             <Route path="/kit" element={<KitScreen />} />
             <Route path="/train" element={<TrainScreen />} />
             <Route path="/runs/:runId" element={<RunFrame />}>

@@ -1,7 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalog, entry, stopToPlaneMm } from '../catalog/index.js';
-import { compareSchools, cutSheet, electricalDegrees, finishedLengthM, physicalLengthM } from './index.js';
+import {
+  compareSchools,
+  cutSheet,
+  electricalDegrees,
+  finishedLengthM,
+  physicalLengthM,
+  quickLength,
+} from './index.js';
 
 const part = (id: string) => entry(catalog.parts, id);
 const rg213 = entry(catalog.cables, 'rg213');
@@ -33,6 +40,33 @@ describe('electrical length', () => {
       ),
     );
   });
+});
+
+describe('a quick length', () => {
+  // Check value of the handbook: 1.915 m exact and about 6 ft by 468, quarter wave at 27.2 MHz, VF 0.695.
+  it('needs no run: both constants, and a first cut which is long by the tolerance', () => {
+    const quick = quickLength({ frequencyHz: 27.2e6, degrees: 90 }, { velocityFactor: 0.695, share: 0.015 });
+    expect(quick.exact.value).toBeCloseTo(1.915, 3);
+    expect(quick.shop.value / 0.3048).toBeCloseTo(5.98, 2);
+    expect(quick.firstCut.value - quick.exact.value).toBeCloseTo(0.0287, 4);
+    expect(quick.halfWaveM / 0.3048).toBeCloseTo((491.786 * 1) / 27.2, 2);
+    expect(quick.reach).toBeUndefined();
+  });
+
+  it('reaches with an odd number of quarter waves, the fewest that do', () =>
+    fc.assert(
+      fc.property(fc.double({ min: 0.1, max: 40, noNaN: true }), (reachM) => {
+        const { reach, exact } = quickLength(
+          { frequencyHz: 145e6, degrees: 90 },
+          { velocityFactor: 0.66, share: 0.015 },
+          reachM,
+        );
+        if (!reach) throw new Error('no reach');
+        expect(reach.quarters % 2).toBe(1);
+        expect(reach.length.value).toBeGreaterThanOrEqual(reachM - 1e-9);
+        expect(reach.length.value - 2 * exact.value).toBeLessThan(Math.max(reachM, exact.value));
+      }),
+    ));
 });
 
 describe('what to cut', () => {

@@ -32,3 +32,4 @@ export {
 } from './trimCoach.js';
 export * from './plan/index.js';
 export * from './matching/index.js';
+export { quickLength, type QuickLength } from './quickLength.js';

@@ -8,6 +8,7 @@ export {
   judgePowerSteps,
   type BothEnds,
   type PowerStep,
+  lossReadOf,
 } from './powerSteps.js';
 export { unitDoubt, type UnitDoubt } from './unitDoubt.js';
 export { MAX_TRACE_POINTS, readTouchstone, writeTouchstone, type ReadTrace } from './touchstone/index.js';
@@ -61,5 +62,11 @@ export {
 } from './rankCauses.js';
 export { renormalised } from './renormalise.js';
 export { unknownCable, type UnknownCable } from './unknownCable.js';
-export { powerDetective, type ExcessKind, type LossRead } from './powerDetective.js';
+export {
+  powerDetective,
+  type ExcessKind,
+  type ExcessRead,
+  type LossRead,
+  type PowerDetective,
+} from './powerDetective.js';
 export { latticeEchoes, riseTimeS, type LatticeEcho, type Step as ImpedanceStep } from './lattice.js';

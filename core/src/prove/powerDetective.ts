@@ -1,4 +1,4 @@
-import { attenuationDbPer100M } from '../line/index.js';
+import { matchedLossDb } from '../line/index.js';
 import type { Cable } from '../catalog/index.js';
 
 /** Loss read at one frequency by the power at both ends, dB, and how sure that is. */
@@ -6,6 +6,12 @@ export interface LossRead {
   frequencyHz: number;
   lossDb: number;
   sigmaDb: number;
+}
+
+/** A reading beside what was computed for it, dB. */
+export interface ExcessRead extends LossRead {
+  computedDb: number;
+  excessDb: number;
 }
 
 /** Of what kind the excess loss is: each as the share that explains it, and the deviation which remains. */
@@ -17,34 +23,64 @@ export interface ExcessKind {
   deviation: number;
 }
 
+/** Where excess loss comes from. */
+export interface PowerDetective {
+  /** The lower frequency first. */
+  readings: [ExcessRead, ExcessRead];
+  /** None too much, frequencies too alike, explained by the kinds below, or by none of them alone. */
+  verdict: 'no excess' | 'too near' | 'explained' | 'unexplained';
+  /** The kinds which explain both readings, the best first. */
+  kinds: ExcessKind[];
+}
+
+/** Frequencies nearer than this ratio cannot tell the kinds apart. Common practice, no source. */
+const LEAST_RATIO = 2;
+/** So many standard deviations are beyond what the meters may err. */
+const BEYOND_METERS = 2;
+
+/** How each kind grows from a frequency to one `ratio` times as high. */
+const growth: Record<ExcessKind['kind'], (ratio: number) => number> = {
+  copper: Math.sqrt,
+  'wet dielectric': (ratio) => ratio,
+  'fixed joint': () => 1,
+};
+
 /**
  * Two readings at two frequencies split excess loss by how it grows: copper with √f, a wet dielectric with f, a fixed joint not at all.
  *
- * @returns the kinds, the one first which explains both readings best; nothing when there is no excess beyond what the meters may err
+ * @param lengthM length of the cable, m
  */
 export function powerDetective(
   cable: Cable,
   lengthM: number,
-  readings: readonly [LossRead, LossRead],
-): ExcessKind[] {
-  const [low, high] = readings.toSorted((x, y) => x.frequencyHz - y.frequencyHz);
-  const excess = (one: LossRead): number =>
-    one.lossDb - (attenuationDbPer100M(cable, one.frequencyHz) * lengthM) / 100;
-  const [atLow, atHigh] = [excess(low), excess(high)];
-  if (Math.max(atLow / low.sigmaDb, atHigh / high.sigmaDb) < 2) return [];
+  given: readonly [LossRead, LossRead],
+): PowerDetective {
+  const [low, high] = given
+    .toSorted((x, y) => x.frequencyHz - y.frequencyHz)
+    .map((one): ExcessRead => {
+      const computedDb = matchedLossDb(cable, one.frequencyHz, lengthM);
+      return { ...one, computedDb, excessDb: one.lossDb - computedDb };
+    });
+  const readings: PowerDetective['readings'] = [low, high];
   const ratio = high.frequencyHz / low.frequencyHz;
-  const growth: [ExcessKind['kind'], number][] = [
-    ['copper', Math.sqrt(ratio)],
-    ['wet dielectric', ratio],
-    ['fixed joint', 1],
-  ];
-  return growth
-    .map(([kind, grows]): ExcessKind => {
-      // Least squares of one unknown, the excess at the low frequency, weighed by both errors.
-      const [wl, wh] = [1 / low.sigmaDb ** 2, 1 / high.sigmaDb ** 2];
-      const x = (wl * atLow + wh * grows * atHigh) / (wl + wh * grows * grows);
-      const deviation = Math.hypot((atLow - x) / low.sigmaDb, (atHigh - grows * x) / high.sigmaDb);
-      return { kind, excessDb: grows * x, deviation };
-    })
+  if (readings.every(({ excessDb, sigmaDb }) => excessDb < BEYOND_METERS * sigmaDb))
+    return { readings, verdict: 'no excess', kinds: [] };
+  if (ratio < LEAST_RATIO) return { readings, verdict: 'too near', kinds: [] };
+  const kinds = (Object.keys(growth) as ExcessKind['kind'][])
+    .map((kind) => fitted(kind, growth[kind](ratio), readings))
+    .filter(({ deviation }) => deviation <= BEYOND_METERS)
     .sort((a, b) => a.deviation - b.deviation);
+  return { readings, verdict: kinds.length > 0 ? 'explained' : 'unexplained', kinds };
+}
+
+/** Least squares of one unknown, the excess at the low frequency, weighed by both errors. */
+function fitted(
+  kind: ExcessKind['kind'],
+  grows: number,
+  [low, high]: PowerDetective['readings'],
+): ExcessKind {
+  const [wl, wh] = [1 / low.sigmaDb ** 2, 1 / high.sigmaDb ** 2];
+  const x = (wl * low.excessDb + wh * grows * high.excessDb) / (wl + wh * grows * grows);
+  const deviation = Math.hypot((low.excessDb - x) / low.sigmaDb, (high.excessDb - grows * x) / high.sigmaDb);
+  return { kind, excessDb: grows * x, deviation };
 }

@@ -1,4 +1,5 @@
 import { reflectionFromPowers, swrFromReflection } from '../line/index.js';
+import type { LossRead } from './powerDetective.js';
 import type { ReadingVerdict } from './expectations.js';
 
 /** What the meters at both ends show at one power, W. */
@@ -29,6 +30,18 @@ export const bothEnds = ({ forwardW, reflectedW, loadW }: PowerStep): BothEnds =
 const METER_SHARE = 0.05;
 /** Two meters at their worst against each other, dB. */
 const METERS_DB = 10 * Math.log10((1 + METER_SHARE) / (1 - METER_SHARE));
+
+/** Loss which both meters show in one step, and its standard deviation: limits of two meters taken as even over their range. */
+export function lossReadOf(step: PowerStep, differenceDb?: number): LossRead | undefined {
+  const { lossDb } = bothEnds(step);
+  if (lossDb === undefined) return undefined;
+  const limitDb = differenceDb === undefined ? METERS_DB : METERS_DB / 2;
+  return {
+    frequencyHz: step.frequencyHz,
+    lossDb: lossDb - (differenceDb ?? 0),
+    sigmaDb: limitDb / Math.sqrt(3),
+  };
+}
 
 /** By how much the second meter reads less than the first, dB, read without a cable between them; 0 while nobody has looked. */
 export function metersDifferenceDb(steps: readonly PowerStep[]): number {

@@ -18,10 +18,15 @@ export interface UnknownCable {
   impedanceOhm: number;
   /** One way, s. */
   delayS: number;
+  /** A longer delay cannot be told with points this far apart, one way, s. */
+  rangeS: number;
   /** Velocity factor, when its length was measured. */
   velocityFactor: number | undefined;
-  /** One way in the middle of the sweep, dB. */
+  /** One way in the middle of the sweep, dB; and per 100 m, when its length was measured. */
   lossDb: number;
+  lossDbPer100M: number | undefined;
+  /** The middle of the sweep, Hz. */
+  middleHz: number;
 }
 
 const median = (values: readonly number[]): number =>
@@ -77,7 +82,10 @@ export function unknownCable(
   return {
     impedanceOhm: median(ohms),
     delayS,
+    rangeS: (0.375 * (frequencyHz.length - 1)) / spanHz,
     velocityFactor: lengthM === undefined ? undefined : lengthM / (delayS * SPEED_OF_LIGHT),
     lossDb: median(lossesDb),
+    lossDbPer100M: lengthM === undefined ? undefined : (median(lossesDb) / lengthM) * 100,
+    middleHz: frequencyHz[Math.floor(frequencyHz.length / 2)],
   };
 }

@@ -18,6 +18,13 @@ export const tools: { to: string; label: string; hint: string }[] = [
   { to: '/', label: 'Board', hint: 'jobs and runs' },
   { to: '/catalog', label: 'Catalogue', hint: 'faces, cables, parts, adapters' },
   { to: '/identify', label: 'Identify', hint: 'what am I holding?' },
+  { to: '/quick/length', label: 'Quick length', hint: 'frequency, fraction, cable: the length to cut' },
+  { to: '/quick/cable', label: 'What cable is this?', hint: 'by caliper, or an open and a shorted sweep' },
+  {
+    to: '/quick/loss',
+    label: 'Where is the loss?',
+    hint: 'copper, water or a joint, from two power readings',
+  },
   { to: '/kit', label: 'Kit', hint: 'what belongs in the bag' },
   { to: '/instruments', label: 'Instruments', hint: 'the simulated bench; connect a real one' },
   { to: '/train', label: 'Trainer', hint: 'ten-minute drills' },

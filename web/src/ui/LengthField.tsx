@@ -8,10 +8,12 @@ export function LengthField({
   label,
   valueM,
   onChange,
+  onClear,
 }: {
   label: string;
   valueM: number | undefined;
   onChange: (metres: number) => void;
+  onClear?: () => void;
 }): ReactNode {
   const { units } = usePreferences();
   return (
@@ -21,6 +23,7 @@ export function LengthField({
       format={(metres) => formatLength(metres, { system: units, small: true, digits: 1 })}
       parse={(text) => parseLength(text, { unit: units === 'metric' ? 'mm' : 'in', allowZero: true })}
       onChange={onChange}
+      {...(onClear ? { onClear } : {})}
     />
   );
 }

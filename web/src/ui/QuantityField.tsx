@@ -9,6 +9,8 @@ interface Props<T> {
   format: (value: T) => string;
   parse: (text: string) => Result<T>;
   onChange: (value: T) => void;
+  /** Emptied; a field without it cannot be. */
+  onClear?: () => void;
   hint?: string;
   hideLabel?: boolean;
   placeholder?: string;
@@ -23,6 +25,7 @@ export function QuantityField<T = number>({
   format,
   parse,
   onChange,
+  onClear,
   hint,
   hideLabel,
   placeholder,
@@ -38,7 +41,11 @@ export function QuantityField<T = number>({
   }
 
   function take(text: string): void {
-    if (text.trim() === '' && value === undefined) return;
+    if (text.trim() === '' && (value === undefined || onClear)) {
+      revert();
+      if (value !== undefined) onClear?.();
+      return;
+    }
     // Three decimals behind the point stood in this field before: then the point is read so.
     const mark = numbers ?? (value !== undefined && /\d\.\d{3}(?!\d)/.test(format(value)) ? '.' : undefined);
     const read = parse(mark ? settledMarks(text, mark) : text);

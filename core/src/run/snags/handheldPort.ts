@@ -1,4 +1,4 @@
-import { entry, faceName, seriesOf } from '../../catalog/index.js';
+import { entry, faceName, seriesOf, type Catalog } from '../../catalog/index.js';
 import type { PlacedPiece } from '../wave/layout.js';
 import type { SnagRule } from './snag.js';
 
@@ -12,10 +12,7 @@ export const handheldPort: SnagRule = ({ design, layout, catalog }) => {
   const first = joint.rightPiece;
   const leverMm = first && first.piece.kind !== 'assembly' ? Math.round((first.toM - first.fromM) * 1000) : 0;
   const ofAntenna = design.radio.insulatorDepthMm;
-  const ofPiece =
-    first?.piece.kind === 'adapter'
-      ? entry(catalog.adapters, first.piece.adapter).insulatorDepthMm
-      : undefined;
+  const ofPiece = insulatorDepthMm(first, catalog);
   const depth =
     ofAntenna === undefined || ofPiece === undefined ? undefined : depthVerdict(ofAntenna, ofPiece, first);
   return [
@@ -39,6 +36,9 @@ export const handheldPort: SnagRule = ({ design, layout, catalog }) => {
     },
   ];
 };
+
+const insulatorDepthMm = (placed: PlacedPiece | undefined, { adapters }: Catalog): number | undefined =>
+  placed?.piece.kind === 'adapter' ? entry(adapters, placed.piece.adapter).insulatorDepthMm : undefined;
 
 /** What two measured depths say: of the antenna that came with the set, and of what is to go there instead, mm. */
 function depthVerdict(

@@ -72,7 +72,8 @@ function Input({
 }): ReactNode {
   const { units } = usePreferences();
   const { label, type, options = [], hint } = field;
-  const quantity = { label, value: asNumber(value), onChange, ...(hint ? { hint } : {}) };
+  const onClear = (): void => onChange(undefined);
+  const quantity = { label, value: asNumber(value), onChange, onClear, ...(hint ? { hint } : {}) };
   switch (type) {
     case 'text':
       return <TextField label={label} value={asText(value)} maxLength={100} allowEmpty onChange={onChange} />;

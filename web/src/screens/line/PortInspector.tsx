@@ -40,6 +40,10 @@ export function RadioInspector(): ReactNode {
           label="Its own antenna: front of the nut or shell to the insulator"
           valueM={radio.insulatorDepthMm === undefined ? undefined : radio.insulatorDepthMm / 1000}
           onChange={(metres) => set({ insulatorDepthMm: Number((metres * 1000).toFixed(2)) })}
+          onClear={() => {
+            const { insulatorDepthMm: _, ...rest } = radio;
+            editor.change([{ op: 'set design', design: { ...editor.design, radio: rest } }]);
+          }}
         />
       )}
       <KeepPort port={{ ...radio, side: 'radio', swr: 1, dcShort: false }} />
