@@ -1,6 +1,7 @@
 import { ok, type Result } from '../../quantity/index.js';
-import { emptySeries, magnitudes, type Trace } from '../trace.js';
+import { emptySeries, type Trace } from '../trace.js';
 import { bad, defaultOptions, readOptions, type Format, type Options } from './options.js';
+import { traceNotes } from './traceNotes.js';
 import { normalised, onePortToS, twoPortToS } from './toScattering.js';
 
 /** Larger files than any analyser writes are a mistake. */
@@ -76,7 +77,7 @@ export function readTouchstone(text: string, name = ''): Result<ReadTrace> {
   const missing = promiseProblem(state);
   if (missing) return missing;
   const trace = traceOf(state);
-  return ok({ trace, notes: [...state.notes, ...activeNotes(trace)] });
+  return ok({ trace, notes: [...state.notes, ...traceNotes(trace)] });
 }
 
 /** The number of frequencies which version 2.0 promises is the number it has. */
@@ -87,18 +88,6 @@ function promiseProblem({ promised, frequencies }: Reading): Problem | undefined
     `${promised.count} frequencies are promised, ${frequencies.length} are there`,
     'The file was cut off or put together by hand: export it once more.',
   );
-}
-
-/** More than everything cannot come back from a cable: rounding and noise apart. */
-const TOTAL = 1.01;
-
-function activeNotes({ s }: Trace): string[] {
-  const active = magnitudes(s.s11).reduce((count, size) => count + (size > TOTAL ? 1 : 0), 0);
-  return active === 0
-    ? []
-    : [
-        `At ${active} ${active === 1 ? 'frequency' : 'frequencies'} more comes back than went in (|S11| above 1): calibrate the analyser and sweep again.`,
-      ];
 }
 
 const recordSize = ({ ports }: Reading): number => (ports === 2 ? 9 : 3);

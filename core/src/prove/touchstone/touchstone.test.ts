@@ -121,6 +121,17 @@ describe('what cannot be, or should not', () => {
     expect(result.ok && result.value.notes.join()).toMatch(/At 2 frequencies more comes back/);
     expect(readTouchstone('# MHz S RI R 50\n1 0.999 0\n')).toMatchObject({ ok: true, value: { notes: [] } });
   });
+
+  // No column of this matrix exceeds 1, yet it gives out more than goes in: its largest singular value is 1.2.
+  it('passivity is judged by the largest singular value, and one-way traffic is remarked', () => {
+    const notes = (row: string): string => {
+      const result = readTouchstone(`# MHz S RI R 50\n1 ${row}\n`, 'x.s2p');
+      return result.ok ? result.value.notes.join(' ') : result.problem.message;
+    };
+    expect(notes('0.6 0 0.6 0 0.6 0 0.6 0')).toContain('singular');
+    expect(notes('0 0 0.9 0 0.9 0 0 0')).toBe('');
+    expect(notes('0 0 0.9 0 0.1 0 0 0')).toContain('S21 and S12 differ by up to 0.80');
+  });
 });
 
 describe('other parameters become S', () => {

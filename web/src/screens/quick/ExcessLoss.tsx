@@ -27,15 +27,15 @@ interface Reading {
 
 const kindWords: Record<ExcessKind['kind'], { name: string; look: string }> = {
   copper: {
-    name: 'Conductor: it grows with the root of the frequency',
+    name: 'Conductor loss, growing with √f',
     look: 'Corroded or broken braid, a thinner cable than named, a long stretch of it. Look at the braid under the jacket near both ends.',
   },
   'wet dielectric': {
-    name: 'Wet dielectric: it grows with the frequency',
+    name: 'Wet dielectric, growing with f',
     look: 'Water in the foam or under the jacket. Cut back to dry cable, or replace it; find where it came in.',
   },
   'fixed joint': {
-    name: 'One joint: the same at both frequencies',
+    name: 'One joint, alike at both frequencies',
     look: 'A bad contact in a connector or adapter. Stop transmitting, then touch each connector: the warm one is the place.',
   },
 };
@@ -194,7 +194,8 @@ function Verdict({ found: { verdict, kinds } }: { found: PowerDetective }): Reac
       <p className="mt-1">{first.look}</p>
       {others.map(({ name }) => (
         <p key={name} className="mt-2 text-muted">
-          It could also be: {name.toLowerCase()}. A reading at a frequency further away tells them apart.
+          It could also be: {name[0].toLowerCase() + name.slice(1)}. A reading at a frequency further away
+          tells them apart.
         </p>
       ))}
     </>

@@ -243,10 +243,15 @@ function Candidates({ candidates }: { candidates: CableCandidate[] }): ReactNode
       </p>
     );
   const [first, ...others] = candidates.slice(0, MAX_CANDIDATES);
+  const fitting = candidates.filter(({ worst }) => worst <= 1).length;
   return (
     <section aria-live="polite" aria-label="Cables it can be">
       <p className="text-2xl font-bold">
-        {first.worst <= 1 ? first.cable.name : `Perhaps ${first.cable.name}`}
+        {fitting === 1
+          ? first.cable.name
+          : fitting > 1
+            ? `It can be any of ${fitting}`
+            : `Perhaps ${first.cable.name}`}
       </p>
       <ul className="mt-2 divide-y divide-rule border-y border-rule">
         {[first, ...others].map(({ cable, against }) => (
