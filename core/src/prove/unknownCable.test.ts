@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { catalog, entry } from '../catalog/index.js';
+import { normals } from '../chance/index.js';
 import { cableLine, loaded, matchedLossDb, scattering } from '../line/index.js';
 import { unknownCable } from './index.js';
 
@@ -20,6 +21,22 @@ describe('what cable is this?', () => {
     const middleHz = (f[0] + f[f.length - 1]) / 2;
     expect((found?.lossDb ?? 0) / matchedLossDb(cable, middleHz, lengthM)).toBeCloseTo(1, 0);
   });
+
+  it.each([0.3, 2, 20])(
+    '%d m are told through the noise of an analyser, though they lose next to nothing',
+    (lengthM) => {
+      const cable = entry(catalog.cables, 'h12');
+      const s = scattering([cableLine(cable, lengthM)], f, 50);
+      const next = normals(7);
+      const noisy = (end: number) => {
+        const { re, im } = loaded(s, { re: end, im: 0 });
+        return { re: re.map((one) => one + 0.003 * next()), im: im.map((one) => one + 0.003 * next()) };
+      };
+      const found = unknownCable(noisy(1), noisy(-1), f, 50, lengthM);
+      expect(found?.velocityFactor).toBeCloseTo(cable.velocityFactor, 2);
+      expect(found?.impedanceOhm).toBeCloseTo(50, 0);
+    },
+  );
 
   it('two sweeps of the same end say nothing', () => {
     const s = scattering([cableLine(entry(catalog.cables, 'rg213'), 6)], f, 50);

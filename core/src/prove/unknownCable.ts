@@ -34,9 +34,11 @@ const median = (values: readonly number[]): number =>
 
 /** Where an end is near a short or an open nothing can be told: reflections nearer to ±1 than this are left out. */
 const LEAST_OFF = 0.15;
+/** With more loss one way nothing of the far end comes back through an analyser’s noise, dB; two sweeps of one end look so too. */
+const MAX_LOSS_DB = 20;
 
 /**
- * Impedance, delay and loss of a cable from a sweep with its far end open and one with it shorted: Z0 = √(Zo·Zs), tanh γl = √(Zs/Zo).
+ * Impedance, delay and loss of a cable from a sweep with its far end open and one with it shorted: Z0 = √(Zo·Zs), tanh γl = Zs/Z0.
  *
  * The delay follows from how fast e^(−2γl) turns over the frequencies; the impedance is the median of all.
  * @param lengthM of the cable, when somebody has measured it, m
@@ -57,7 +59,9 @@ export function unknownCable(
   let last: number | undefined;
   for (let k = 0; k < frequencyHz.length; k++) {
     const [zo, zs] = [impedance(open, k), impedance(short, k)];
-    const t = root(over(zs, zo));
+    // The root of Zo·Zs lies near the real axis; that of Zs/Zo lies on the edge of the plane, where noise turns its sign.
+    const z0 = root(times(zo, zs));
+    const t = over(zs, z0);
     // e^(−2γl) = (1 − tanh)/(1 + tanh).
     const w = over([1 - t[0], -t[1]], [1 + t[0], t[1]]);
     const angle = Math.atan2(w[1], w[0]);
@@ -73,12 +77,12 @@ export function unknownCable(
       ),
     );
     if (off < LEAST_OFF) continue;
-    ohms.push(root(times(zo, zs))[0] * referenceOhm);
+    ohms.push(z0[0] * referenceOhm);
     lossesDb.push(-10 * Math.log10(Math.hypot(w[0], w[1])));
   }
   const spanHz = frequencyHz[frequencyHz.length - 1] - frequencyHz[0];
   const delayS = -turned / (4 * Math.PI * spanHz);
-  if (ohms.length === 0 || !(delayS > 0)) return undefined;
+  if (ohms.length === 0 || !(delayS > 0) || median(lossesDb) > MAX_LOSS_DB) return undefined;
   return {
     impedanceOhm: median(ohms),
     delayS,

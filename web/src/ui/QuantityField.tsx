@@ -46,8 +46,9 @@ export function QuantityField<T = number>({
       if (value !== undefined) onClear?.();
       return;
     }
-    // Three decimals behind the point stood in this field before: then the point is read so.
-    const mark = numbers ?? (value !== undefined && /\d\.\d{3}(?!\d)/.test(format(value)) ? '.' : undefined);
+    // Three decimals behind a point stood in this field before: then the point is read so, and where the device reads commas it is asked.
+    const pointed = value !== undefined && /\d\.\d{3}(?!\d)/.test(format(value));
+    const mark = pointed ? (numbers === ',' ? undefined : '.') : numbers;
     const read = parse(mark ? settledMarks(text, mark) : text);
     if (!read.ok) return setProblem(read.problem);
     setText(undefined);

@@ -11,7 +11,7 @@ export function StagePage({
   children: ReactNode;
 }): ReactNode {
   return (
-    <main className="min-w-0 flex-1 overflow-y-auto px-4 py-4 md:px-6">
+    <main className="relative min-w-0 flex-1 overflow-y-auto px-4 py-4 md:px-6">
       <h1 className="text-xl leading-tight font-bold">{headline}</h1>
       {reason && <p className="mt-1 max-w-3xl text-muted">{reason}</p>}
       <div className="mt-4">{children}</div>

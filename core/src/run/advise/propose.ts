@@ -90,7 +90,7 @@ export function proposeRuns(wish: RunWish, catalog: Catalog, practice: Practice)
 function givesUp(one: Tried, cheap: Tried, quiet: Tried): string {
   const more: string[] = [];
   if (one.lineDb > quiet.lineDb + 0.05)
-    more.push(`${formatDecibels(one.lineDb - quiet.lineDb)} more loss than the quietest`);
+    more.push(`${formatDecibels(one.lineDb - quiet.lineDb)} more loss than the lowest`);
   if (one.cable.jacketMm > cheap.cable.jacketMm + 0.05)
     more.push(`${one.cable.jacketMm} mm instead of ${cheap.cable.jacketMm} mm across`);
   if (one.cable.jacketMm > STIFF_MM) more.push('stiff: jumpers at both ends');

@@ -9,10 +9,9 @@ export const route: StageRule = {
   look({ design: { legs }, facts, body }) {
     if (legs.length === 0)
       return { state: 'not started', detail: 'no legs yet', next: 'Enter the legs of the route' };
-    const lengthM = body.route.legs.value + body.route.slack.value;
     return {
       state: factAbout(facts, 'installed') ? 'done' : 'in work',
-      detail: `${lengthM.toFixed(1)} m, ${legs.length} ${legs.length === 1 ? 'leg' : 'legs'}`,
+      detail: `${body.route.total.value.toFixed(1)} m, ${legs.length} ${legs.length === 1 ? 'leg' : 'legs'}`,
       next: 'Pull the run along its legs',
     };
   },

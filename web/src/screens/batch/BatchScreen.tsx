@@ -86,7 +86,7 @@ function Working({ card, end, work }: { card: Card; end: EndSheet; work: BatchIn
     >
       {step.caution && <p className="mb-3 text-lg font-bold text-caution">{step.caution}</p>}
       {step.irreversible && <p className="mb-3 text-lg font-bold text-stop">No way back from here.</p>}
-      <PieceGrid card={card} end={end} work={work} />
+      <PieceGrid work={work} />
       <p role="status" className="mt-3 min-h-7 text-lg font-bold text-stop">
         {work.hint}
       </p>

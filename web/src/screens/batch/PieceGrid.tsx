@@ -1,14 +1,4 @@
-import {
-  cardExpectation,
-  formatFigure,
-  formatResistance,
-  isDone,
-  judge,
-  nextPiece,
-  parseResistance,
-  type Card,
-  type EndSheet,
-} from '@kobran/core';
+import { formatFigure, formatResistance, isDone, judge, nextPiece, parseResistance } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
 import { QuantityField } from '../../ui/QuantityField.js';
@@ -17,7 +7,7 @@ import { Window } from '../../ui/Window.js';
 import type { BatchInWork } from './useBatch.js';
 
 /** The pieces in a row: a tick for each, its reading where the step asks for one. Space ticks the next piece. */
-export function PieceGrid({ card, end, work }: { card: Card; end: EndSheet; work: BatchInWork }): ReactNode {
+export function PieceGrid({ work }: { work: BatchInWork }): ReactNode {
   const { batch, step } = work;
   const [failing, setFailing] = useState<number>();
   const next = batch && nextPiece(batch, step);
@@ -26,18 +16,11 @@ export function PieceGrid({ card, end, work }: { card: Card; end: EndSheet; work
   const pieces = Array.from({ length: batch.count }, (_, k) => k + 1);
   return (
     <>
-      {step.reading && <Wanted card={card} end={end} work={work} />}
+      <Wanted work={work} />
       <ol className="flex flex-wrap gap-3" aria-label="Pieces">
         {pieces.map((piece) => (
           <li key={piece} className={step.reading ? 'w-52' : 'w-36'}>
-            <Piece
-              card={card}
-              end={end}
-              work={work}
-              piece={piece}
-              isNext={piece === next}
-              onFailed={() => setFailing(piece)}
-            />
+            <Piece work={work} piece={piece} isNext={piece === next} onFailed={() => setFailing(piece)} />
           </li>
         ))}
       </ol>
@@ -64,10 +47,10 @@ export function PieceGrid({ card, end, work }: { card: Card; end: EndSheet; work
   );
 }
 
-function Wanted({ card, end, work: { step } }: { card: Card; end: EndSheet; work: BatchInWork }): ReactNode {
+function Wanted({ work: { expectation } }: { work: BatchInWork }): ReactNode {
   const { units } = usePreferences();
-  if (!step.reading) return null;
-  const { expected, most } = cardExpectation(step.reading, card.cable, end.lengthM);
+  if (!expectation) return null;
+  const { expected, most } = expectation;
   return (
     <p className="mb-3 text-lg">
       Each should show <strong className="figures">{formatFigure(expected, units)}</strong>
@@ -77,15 +60,11 @@ function Wanted({ card, end, work: { step } }: { card: Card; end: EndSheet; work
 }
 
 function Piece({
-  card,
-  end,
   work,
   piece,
   isNext,
   onFailed,
 }: {
-  card: Card;
-  end: EndSheet;
   work: BatchInWork;
   piece: number;
   isNext: boolean;
@@ -115,7 +94,7 @@ function Piece({
           {piece}
         </span>
       </label>
-      {step.reading && <PieceReading card={card} end={end} work={work} piece={piece} />}
+      <PieceReading work={work} piece={piece} />
       <button
         className="min-h-9 text-sm text-muted underline underline-offset-4 hover:text-stop"
         onClick={onFailed}
@@ -126,22 +105,11 @@ function Piece({
   );
 }
 
-function PieceReading({
-  card,
-  end,
-  work,
-  piece,
-}: {
-  card: Card;
-  end: EndSheet;
-  work: BatchInWork;
-  piece: number;
-}): ReactNode {
-  const { batch, step } = work;
-  if (!batch || !step.reading) return null;
+function PieceReading({ work, piece }: { work: BatchInWork; piece: number }): ReactNode {
+  const { batch, step, expectation } = work;
+  if (!batch || !expectation) return null;
   const value = batch.readings[step.id]?.[piece];
   const read = value === undefined ? undefined : (value ?? Infinity);
-  const expectation = cardExpectation(step.reading, card.cable, end.lengthM);
   const judged = read === undefined ? undefined : judge(expectation, read);
   return (
     <>

@@ -15,6 +15,7 @@ import {
   type Card,
   type EndRecord,
   type EndSheet,
+  type Expectation,
   type Step,
 } from '@kobran/core';
 import { useState } from 'react';
@@ -25,6 +26,8 @@ import { useOpenRun } from '../../store/RunContext.js';
 export interface BatchInWork {
   batch: Batch | undefined;
   step: Step;
+  /** What the meter should show at this step, where it asks for a reading. */
+  expectation: Expectation | undefined;
   finished: boolean;
   hint: string;
   start: (count: number) => void;
@@ -36,19 +39,6 @@ export interface BatchInWork {
   drop: () => void;
 }
 
-/** The reading of one piece at a step, judged; undefined while none was taken. */
-export function pieceReadingOk(
-  batch: Batch,
-  card: Card,
-  step: Step,
-  end: EndSheet,
-  piece: number,
-): boolean | undefined {
-  const value = batch.readings[step.id]?.[piece];
-  if (!step.reading || value === undefined) return undefined;
-  return judge(cardExpectation(step.reading, card.cable, end.lengthM), value ?? Infinity).verdict !== 'fail';
-}
-
 /** What a batch is worked on, and where its ticks are kept. */
 export interface BatchWork {
   card: Card;
@@ -58,10 +48,12 @@ export interface BatchWork {
 }
 
 export function useBatch({ card, end, batch, keep }: BatchWork): BatchInWork {
-  const { writer } = useOpenRun();
+  const { writer, practice } = useOpenRun();
   const { name } = usePreferences();
   const [hint, setHint] = useState('');
   const step = card.steps[Math.min(batch?.step ?? 0, card.steps.length - 1)];
+  const expectation =
+    step.reading && cardExpectation(step.reading, card.cable, end.lengthM, practice.ohmMeter);
   const record: EndRecord = { part: end.part.id, cable: end.cable.id, recipe: card.recipe, work: 'new end' };
 
   const change = (to: Batch): void => {
@@ -76,9 +68,11 @@ export function useBatch({ card, end, batch, keep }: BatchWork): BatchInWork {
       if (step.id !== 'sign') change(untickPiece(batch, card, piece));
       return;
     }
-    const readingOk = pieceReadingOk(batch, card, step, end, piece);
+    const value = batch.readings[step.id]?.[piece];
     const ticked = tickPiece(batch, card, piece, {
-      ...(readingOk === undefined ? {} : { readingOk }),
+      ...(expectation && value !== undefined
+        ? { readingOk: judge(expectation, value ?? Infinity).verdict !== 'fail' }
+        : {}),
       maker: name,
     });
     if (ticked.blocked) return setHint(ticked.blocked);
@@ -100,6 +94,7 @@ export function useBatch({ card, end, batch, keep }: BatchWork): BatchInWork {
   return {
     batch,
     step,
+    expectation,
     finished: batch !== undefined && batchFinished(batch, card),
     hint,
     start: (count) => change(freshBatch(count)),

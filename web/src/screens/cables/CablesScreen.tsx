@@ -55,7 +55,7 @@ function Chooser({ piece, assemblies }: { piece: Assembly; assemblies: readonly 
     void navigate(`/runs/${runId}/plan?at=${piece.id}`);
   };
   return (
-    <main className="min-w-0 flex-1 overflow-x-hidden overflow-y-auto px-3 py-3 md:px-5">
+    <main className="relative min-w-0 flex-1 overflow-x-hidden overflow-y-auto px-3 py-3 md:px-5">
       <h1 className="text-xl leading-tight font-bold">{headline(choice)}</h1>
       <p className="text-muted">
         {choice.basis === 'price'

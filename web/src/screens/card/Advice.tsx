@@ -1,9 +1,8 @@
-import { owns, formatTool, type Card } from '@kobran/core';
+import type { Card } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { TrainDrawing } from '../../drawing/gauge/TrainDrawing.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useWidth } from '../../ui/useWidth.js';
-import { useOpenRun } from '../../store/RunContext.js';
 import { SnagMark } from '../../ui/SnagMark.js';
 import { rightIs } from './spoken.js';
 import { showsParts } from './Bench.js';
@@ -28,7 +27,6 @@ export function Advice({ card, inWork }: { card: Card; inWork: CardInWork }): Re
       {!how.touch && <Words title="Feels right" lines={step.feelsRight} />}
       {step.goesWrong.length > 0 && <Words title="Goes wrong" lines={step.goesWrong} tone="text-stop" />}
       {step.school && <p className="text-base text-muted">{step.school}</p>}
-      {step.id === 'parts' && <Tools card={card} />}
       {progress.deviations.length > 0 && <Words title="Noted so far" lines={progress.deviations} />}
       {!showsParts(step) && (
         <OnCable
@@ -37,24 +35,6 @@ export function Advice({ card, inWork }: { card: Card; inWork: CardInWork }): Re
         />
       )}
     </div>
-  );
-}
-
-/** The bench’s tools; one the shop does not own is said at once. */
-function Tools({ card }: { card: Card }): ReactNode {
-  const { practice } = useOpenRun();
-  return (
-    <section>
-      <h2 className="text-base font-bold">Tools, about {card.minutes} minutes</h2>
-      <ul>
-        {card.tools.map((need) => (
-          <li key={need.tool}>
-            {formatTool(need)}
-            {!owns(practice, need) && <strong className="text-caution"> – not in the shop</strong>}
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }
 

@@ -2,6 +2,8 @@ import { pathOf, routes } from '@kobran/contract';
 import {
   cardExpectation,
   cutsFromEnd,
+  formatTool,
+  owns,
   stripText,
   stripToolSettings,
   type Card,
@@ -54,7 +56,7 @@ export function Bench({
       {step.reading && (
         <ReadingEntry
           key={step.id}
-          expectation={cardExpectation(step.reading, card.cable, end.lengthM)}
+          expectation={cardExpectation(step.reading, card.cable, end.lengthM, practice.ohmMeter)}
           value={progress.readings[step.id]}
           onRead={onRead}
         />
@@ -69,6 +71,7 @@ export function Bench({
             ))}
         </div>
       )}
+      {step.id === 'parts' && <Tools card={card} />}
       {step.timerS !== undefined && <HeatTimer key={step.id} seconds={step.timerS} starts={timerStarts} />}
       {(last || step.secondPerson) && (
         <div className="mt-4 grid max-w-md gap-3 sm:grid-cols-2">
@@ -86,6 +89,24 @@ export function Bench({
         </div>
       )}
     </div>
+  );
+}
+
+/** The bench’s tools; one the shop does not own is said at once. */
+function Tools({ card }: { card: Card }): ReactNode {
+  const { practice } = useOpenRun();
+  return (
+    <section className="mt-4 text-lg">
+      <h2 className="text-base font-bold">Tools, about {card.minutes} minutes</h2>
+      <ul className="gap-x-6 sm:columns-2">
+        {card.tools.map((need) => (
+          <li key={need.tool}>
+            {formatTool(need)}
+            {!owns(practice, need) && <strong className="text-caution"> – not in the shop</strong>}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

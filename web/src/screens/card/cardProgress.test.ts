@@ -15,7 +15,7 @@ import {
 const found = cardFor(entry(catalog.parts, 'n-plug-crimp-10mm'), entry(catalog.cables, 'rg213'), 'metric');
 if (!found) throw new Error('no card for a crimped N plug');
 const card: Card = found;
-const setting = { card, lengthM: 5, maker: 'Wenna' };
+const setting = { card, lengthM: 5, meter: undefined, maker: 'Wenna' };
 
 /** Presses the one key, reads well where a reading is asked for, until the card is at its end. */
 function workThrough(): CardProgress[] {

@@ -4,6 +4,7 @@ import {
   judge,
   stepBlocked,
   type Card,
+  type OhmMeter,
   type Placed,
   type Step,
 } from '@kobran/core';
@@ -54,6 +55,8 @@ export interface CardSetting {
   card: Card;
   /** Of the whole assembly, m. */
   lengthM: number;
+  /** How the shop’s meter reads. */
+  meter: OhmMeter | undefined;
   maker: string;
 }
 
@@ -73,13 +76,13 @@ export const unconfirmed = (step: Step, { confirmed }: CardProgress): Placed | u
 
 /** The one key: confirms the next part, then goes to the next step unless something holds it. */
 export function press(setting: CardSetting, progress: CardProgress): Pressed {
-  const { card, lengthM, maker } = setting;
+  const { maker, card } = setting;
   const { step, index, last } = stepOf(card, progress);
   const part = unconfirmed(step, progress);
   if (part) return { kind: 'moved', progress: { ...progress, confirmed: [...progress.confirmed, part.id] } };
   const why = stepBlocked(step, {
     confirmed: progress.confirmed,
-    readingOk: readingOk(step, progress, card, lengthM),
+    readingOk: readingOk(step, progress, setting),
     maker,
     checker: progress.checkedBy,
   });
@@ -103,8 +106,13 @@ export const withDeviation = (step: Step, progress: CardProgress, what: string):
 });
 
 /** Whether the reading of this step lets go on; undefined while none was taken. */
-function readingOk(step: Step, progress: CardProgress, card: Card, lengthM: number): boolean | undefined {
+function readingOk(
+  step: Step,
+  progress: CardProgress,
+  { card, lengthM, meter }: CardSetting,
+): boolean | undefined {
   const reading = progress.readings[step.id];
   if (!step.reading || reading === undefined) return undefined;
-  return judge(cardExpectation(step.reading, card.cable, lengthM), reading ?? Infinity).verdict !== 'fail';
+  const expectation = cardExpectation(step.reading, card.cable, lengthM, meter);
+  return judge(expectation, reading ?? Infinity).verdict !== 'fail';
 }

@@ -61,7 +61,7 @@ export function useCard({ card, end, work, progress, keep, onSigned }: CardWork)
   }
 
   function goOn(): void {
-    const pressed = press({ card, lengthM: end.lengthM, maker }, progress);
+    const pressed = press({ card, lengthM: end.lengthM, meter: practice.ohmMeter, maker }, progress);
     if (pressed.kind === 'moved') change(pressed.progress);
     else if (pressed.kind === 'blocked') setHint(pressed.why);
     else sign();

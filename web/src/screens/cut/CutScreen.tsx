@@ -147,11 +147,11 @@ function Target({ pieceId }: { pieceId: string }): ReactNode {
       <QuantityField
         label="May be off, either way"
         value={target.tolerance}
-        placeholder={piece.set ? '2°, shared by the set' : '1°'}
+        placeholder={piece.set ? '2°' : '1°'}
         format={({ value, unit }) => (unit === 'deg' ? `${value}°` : `${value} ${unit}`)}
         parse={parseTolerance}
         onChange={(tolerance) => set({ ...target, tolerance })}
-        hint={piece.set ? 'of the set; each piece has a quarter of it' : '1°, 3 mm, 10 ps'}
+        hint={piece.set ? 'shared by the set: each piece has a quarter' : '1°, 3 mm, 10 ps'}
       />
       <SameAs
         piece={piece}

@@ -45,7 +45,7 @@ export function LineScreen(): ReactNode {
 
   return (
     <>
-      <main className="min-w-0 flex-1 overflow-x-hidden overflow-y-auto px-3 py-3 md:px-5">
+      <main className="relative min-w-0 flex-1 overflow-x-hidden overflow-y-auto px-3 py-3 md:px-5">
         <h1 className={`text-xl leading-tight font-bold ${sheet.passes ? '' : 'text-stop'}`}>
           {sheet.headline}
         </h1>

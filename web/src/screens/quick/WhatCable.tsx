@@ -42,7 +42,12 @@ export function WhatCable(): ReactNode {
     <div className="mt-3 grid gap-x-10 gap-y-6 lg:grid-cols-2">
       <div className="space-y-5">
         <Caliper seen={seen} onChange={setSeen} />
-        <Analyser sweeps={sweeps} onSweeps={setSweeps} lengthM={lengthM} onLength={setLength} />
+        <Analyser
+          sweeps={sweeps}
+          onSweep={(one) => setSweeps((now) => ({ ...now, ...one }))}
+          lengthM={lengthM}
+          onLength={setLength}
+        />
       </div>
       <div>
         <Measured measured={measured} />
@@ -113,12 +118,12 @@ const shields = ['braid', 'two braids', 'foil and braid', 'tube'] as const;
 
 function Analyser({
   sweeps,
-  onSweeps,
+  onSweep,
   lengthM,
   onLength,
 }: {
   sweeps: Sweeps;
-  onSweeps: (sweeps: Sweeps) => void;
+  onSweep: (one: Sweeps) => void;
   lengthM: number | undefined;
   onLength: (lengthM: number | undefined) => void;
 }): ReactNode {
@@ -127,7 +132,7 @@ function Analyser({
   const take = async (far: 'open' | 'short', file: File): Promise<void> => {
     const read = await readTraceFile(file);
     setProblem(read.ok ? undefined : `${file.name}: ${read.problem.message} ${read.problem.remedy}`);
-    if (read.ok) onSweeps({ ...sweeps, [far]: { name: file.name, trace: read.value.trace } });
+    if (read.ok) onSweep({ [far]: { name: file.name, trace: read.value.trace } });
   };
   return (
     <section aria-labelledby="analyser">
