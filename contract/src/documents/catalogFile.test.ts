@@ -104,6 +104,10 @@ describe('the catalogue as a file', () => {
         kind: 'adapter',
         data: { ...entry(catalog.adapters, 'sma-plug-to-n-jack'), id: 'ours', insulatorDepthMm: 2.1 },
       },
+      {
+        kind: 'adapter',
+        data: { ...entry(catalog.adapters, 'duplexer-uhf'), id: 'our-duplexer' },
+      },
     ];
     for (const text of [catalogToJson(own), catalogToCsv(own)])
       expect(readCatalogFile(text)).toMatchObject({ entries: own, problems: [] });

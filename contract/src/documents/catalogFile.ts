@@ -123,7 +123,12 @@ function toRow({ kind, data }: ShopEntry): Record<string, Cell> {
   const row: Record<string, Cell> = { kind };
   for (const name of [...text, ...number]) row[name] = (source[name] ?? '') as Cell;
   for (const name of flag) row[name] = source[name] ? 'yes' : 'no';
-  if (kind === 'adapter') [row.face1, row.face2] = data.faces;
+  if (kind === 'adapter') {
+    [row.face1, row.face2] = data.faces;
+    if (data.device) {
+      for (const name of deviceColumns) row[columnOf(name)] = data.device[name];
+    }
+  }
   if (kind === 'cable')
     row.lossPoints = (data.lossPoints ?? [])
       .map(({ frequencyHz, dbPer100M }) => `${dbPer100M}@${frequencyHz / 1e6}`)
@@ -250,7 +255,11 @@ function spreadOverColumns(
   row: Record<string, string>,
   numeric: (name: string) => number | undefined,
 ): Record<string, unknown> {
-  if (kind === 'adapter') return { faces: [(row.face1 ?? '').trim(), (row.face2 ?? '').trim()] };
+  if (kind === 'adapter')
+    return {
+      faces: [(row.face1 ?? '').trim(), (row.face2 ?? '').trim()],
+      ...deviceOfRow(row, numeric),
+    };
   if (kind === 'part') return { pins: pinsOfRow(row, numeric) };
   if (kind === 'cable') return lossOfCell(row.lossPoints ?? '');
   return kind === 'reel' ? { damaged: spansOfCell(row.damaged ?? '') } : {};
@@ -279,6 +288,22 @@ const spansOfCell = (cell: string): { fromM: number; toM: number }[] =>
       const [fromM, toM] = span.split('-').map(Number);
       return { fromM, toM };
     });
+
+const deviceColumns = ['kind', 'lowHz', 'lossDb', 'averageW', 'dc', 'ratio'] as const;
+/** `deviceLowHz`. */
+const columnOf = (name: string): string => `device${name.charAt(0).toUpperCase()}${name.slice(1)}`;
+
+function deviceOfRow(
+  row: Record<string, string>,
+  numeric: (name: string) => number | undefined,
+): Record<string, unknown> {
+  if ((row[columnOf('kind')] ?? '').trim() === '') return {};
+  const device = deviceColumns.map((name): [string, unknown] => [
+    name,
+    name === 'kind' || name === 'dc' ? (row[columnOf(name)] ?? '').trim() : numeric(columnOf(name)),
+  ]);
+  return { device: Object.fromEntries(device) };
+}
 
 function pinsOfRow(
   row: Record<string, string>,

@@ -21,6 +21,8 @@ import {
 import type * as core from '@kobran/core';
 import {
   adapterForms,
+  deviceKinds,
+  directCurrents,
   styleIds,
   type Adapter,
   type AdapterForm,
@@ -130,6 +132,16 @@ export class OwnPart implements PartDimensions {
   @IsString() @Length(1, 200, { message: 'source must say where the figures come from' }) source!: string;
 }
 
+/** What a device does besides carrying the wave on. */
+export class OwnDevice implements core.InlineDevice {
+  @IsIn(deviceKinds) kind!: core.DeviceKind;
+  @IsNumber(number) @Min(1) @Max(100e9) lowHz!: number;
+  @IsNumber(number) @Min(0) @Max(100) lossDb!: number;
+  @IsNumber(number) @Min(0.001) @Max(1e6) averageW!: number;
+  @IsIn(directCurrents) dc!: core.InlineDevice['dc'];
+  @IsNumber(number) @Min(0.01) @Max(100) ratio!: number;
+}
+
 export class OwnAdapter implements Adapter {
   @Matches(ID, ID_MESSAGE) id!: string;
   @IsString() @Length(1, 100) name!: string;
@@ -139,6 +151,7 @@ export class OwnAdapter implements Adapter {
   @IsNumber(number) @Min(0.5) @Max(5000) massG!: number;
   @mm(0, 1000) electricalMm!: number;
   @IsOptional() @mm(0, 20) insulatorDepthMm?: number;
+  @IsOptional() @ValidateNested() @Type(() => OwnDevice) device?: OwnDevice;
   @IsNumber(number) @Min(1e5) @Max(110e9) maxFrequencyHz!: number;
   @IsString() @Length(1, 200, { message: 'source must say where the figures come from' }) source!: string;
 }

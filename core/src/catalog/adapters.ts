@@ -1,9 +1,17 @@
+import type { InlineDevice } from './device.js';
 import { faceName, faceOf, seriesOf, variantOf, type Face, type FaceCode } from './face.js';
 
-export const adapterForms = ['straight', 'feed-through', 'right angle', 'saver', 'matching pad'] as const;
+export const adapterForms = [
+  'straight',
+  'feed-through',
+  'right angle',
+  'saver',
+  'matching pad',
+  'device',
+] as const;
 export type AdapterForm = (typeof adapterForms)[number];
 
-/** A rigid piece with two faces. Lengths in mm. */
+/** A rigid piece with two faces: an adapter, or a device. Lengths in mm. */
 export interface Adapter {
   id: string;
   name: string;
@@ -16,6 +24,8 @@ export interface Adapter {
   maxFrequencyHz: number;
   /** Of its SMA plug, measured: from the front of the nut or shell down to the insulator, mm. */
   insulatorDepthMm?: number;
+  /** Of a choke, filter, tee and the like: what it does besides carrying the wave on. */
+  device?: InlineDevice;
   source: string;
 }
 
@@ -114,6 +124,7 @@ const suffix: Record<AdapterForm, string> = {
   'right angle': '-angle',
   saver: '-saver',
   'matching pad': '-pad',
+  device: '',
 };
 
 /** Share of its body's length which each form adds; a bent or padded body is longer. Nominal, from memory. */
@@ -123,6 +134,7 @@ const stretch: Record<AdapterForm, number> = {
   'right angle': 0.8,
   saver: 0.6,
   'matching pad': 1,
+  device: 1,
 };
 
 function adapter([a, b, form]: Row): Adapter {
@@ -142,6 +154,9 @@ function adapter([a, b, form]: Row): Adapter {
     source: 'nominal, from memory; lengths from the series’ bodies',
   };
 }
+
+/** Does it only carry on, so that it may stand wherever faces differ? */
+export const isPlainAdapter = ({ device }: Adapter): boolean => device === undefined;
 
 /** The adapters of the trade: barrels, between series, polarity converters, savers, right angles, matching pads. */
 export const adapters: Adapter[] = rows.map(adapter);

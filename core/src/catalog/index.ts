@@ -1,4 +1,5 @@
 import { adapters } from './adapters.js';
+import { devices } from './devices.js';
 import { arresters } from './arresters.js';
 import { cables } from './cables.js';
 import { parts } from './parts/index.js';
@@ -11,7 +12,7 @@ const byId = <T extends { id: string }>(items: T[]): ReadonlyMap<string, T> =>
 export const catalog: Catalog = {
   cables: byId(cables),
   parts: byId(parts),
-  adapters: byId(adapters),
+  adapters: byId([...adapters, ...devices]),
   arresters: byId(arresters),
   ports: new Map(),
   stock: new Map(),
@@ -47,7 +48,8 @@ export type { Series, SeriesId, SeriesVariant } from './series/index.js';
 export { stopToPlaneMm, styleIds } from './part.js';
 export type { Part, PartDimensions, PinBore, Style, TrainItem } from './part.js';
 export { hexDiesMm, nominalSource, partOf, styleById } from './parts/index.js';
-export { adapterForms, type Adapter, type AdapterForm } from './adapters.js';
+export { adapterForms, isPlainAdapter, type Adapter, type AdapterForm } from './adapters.js';
+export { deviceKinds, directCurrents, usualDevice, type DeviceKind, type InlineDevice } from './device.js';
 export { GAS_TUBE_TOLERANCE, gasTubeVolts } from './arresters.js';
 export type { Arrester } from './arresters.js';
 export { tapes, type Tape } from './tapes.js';

@@ -1,5 +1,13 @@
-import { faceCode, faceOf, seriesOf, variantOf, type Adapter, type Face } from '../catalog/index.js';
-import { adapterElements, aloneDb, jointElements, type Element } from '../line/index.js';
+import {
+  faceCode,
+  faceOf,
+  isPlainAdapter,
+  seriesOf,
+  variantOf,
+  type Adapter,
+  type Face,
+} from '../catalog/index.js';
+import { adapterElements, aloneDb, jointElements, turnedRound, type Element } from '../line/index.js';
 import { formatDecibels, formatFrequency } from '../quantity/index.js';
 import { mate } from './mate.js';
 
@@ -73,7 +81,7 @@ function adaptersOn(face: string, shelf: ReadonlyMap<string, Adapter>): Turned[]
   indices.set(shelf, index);
   const known = index.get(face);
   if (known) return known;
-  const found = [...shelf.values()].flatMap((adapter): Turned[] => {
+  const found = [...shelf.values()].filter(isPlainAdapter).flatMap((adapter): Turned[] => {
     const [a, b] = adapter.faces;
     const ways: Turned[] = [{ adapter, reversed: false, enter: a, leave: b }];
     if (a !== b) ways.push({ adapter, reversed: true, enter: b, leave: a });
@@ -138,7 +146,7 @@ export function chainElements(from: Face, to: Face, adapters: readonly TurnedAda
   const elements = adapters.flatMap((turned) => {
     const [enter, leave] = facesOfTurned(turned);
     const own = adapterElements(turned.adapter);
-    const all = [...jointElements(left, enter), ...(turned.reversed ? own.toReversed() : own)];
+    const all = [...jointElements(left, enter), ...(turned.reversed ? turnedRound(own) : own)];
     left = leave;
     return all;
   });

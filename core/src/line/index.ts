@@ -29,7 +29,7 @@ export { largestSingularValue, reciprocityError } from './traceLaws.js';
 export { loadImpedance, reflectionOf, type Load } from './load.js';
 export type { Abcd, Element, LineElement } from './element.js';
 export { aloneDb, jointElements } from './joint.js';
-export { adapterElements, arresterElements } from './rigid.js';
+export { adapterElements, arresterElements, turnedRound } from './rigid.js';
 export { externalNoise, noisePenaltyDb, noisePlaces, skyK } from './noise.js';
 export type { Listening, NoisePlace, ReceiveChain } from './noise.js';
 export { averagePowerW, connectorAverageW, standingWaveHeat } from './powerRating.js';

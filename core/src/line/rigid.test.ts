@@ -1,6 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { catalog, entry } from '../catalog/index.js';
-import { adapterElements, aloneDb, arresterElements, sweep, writeAbcd, type Element } from './index.js';
+import { catalog, entry, faceOf } from '../catalog/index.js';
+import {
+  adapterElements,
+  aloneDb,
+  arresterElements,
+  sweep,
+  turnedRound,
+  writeAbcd,
+  type Element,
+} from './index.js';
+
+const devices = [...catalog.adapters.values()].filter(({ device }) => device !== undefined);
 
 describe('rigid pieces', () => {
   // The minimum-loss pad between 75 and 50 ohm costs 20 log10(√1.5 + √0.5) = 5.72 dB: standard texts on attenuators.
@@ -23,6 +33,31 @@ describe('rigid pieces', () => {
     expect(aloneDb(stub, 156e6).lossDb).toBeLessThan(0.1);
     expect(aloneDb(stub, 138e6).echoDb).toBeGreaterThan(12);
     expect(aloneDb(stub, 7e6).lossDb).toBeGreaterThan(8);
+  });
+
+  // Every shipped device that does not transform: its loss between matched lines, and no echo (standard texts on attenuators).
+  it.each(devices.filter(({ device }) => device?.ratio === 1).map((one) => [one.id, one] as const))(
+    '%s loses what it says in the middle of its band, matched both ways',
+    (_, adapter) => {
+      const { device, maxFrequencyHz } = adapter;
+      if (!device) throw new Error('no device');
+      const ohm = faceOf(adapter.faces[0]).impedanceOhm ?? 50;
+      const middleHz = Float64Array.of((device.lowHz + maxFrequencyHz) / 2);
+      for (const elements of [adapterElements(adapter), turnedRound(adapterElements(adapter))]) {
+        const { transmissionDb, reflection } = sweep(elements, { re: ohm, im: 0 }, middleHz, ohm);
+        expect(-transmissionDb[0]).toBeCloseTo(device.lossDb, 6);
+        expect(reflection[0]).toBeLessThan(1e-6);
+      }
+    },
+  );
+
+  // A 4:1 balun makes 50 ohm of 200: trade fact.
+  it('a 4:1 balun shows 50 ohm before 200, and 200 before 50 when it is turned round', () => {
+    const balun = adapterElements(entry(catalog.adapters, 'balun-4-1'));
+    const at = Float64Array.of(7e6);
+    expect(sweep(balun, { re: 200, im: 0 }, at, 50).reflection[0]).toBeLessThan(0.02);
+    expect(sweep(turnedRound(balun), { re: 50, im: 0 }, at, 200).reflection[0]).toBeLessThan(0.02);
+    expect(sweep(balun, { re: 50, im: 0 }, at, 50).reflection[0]).toBeGreaterThan(0.5);
   });
 
   it('what is appended step by step is what the matrix says', () => {

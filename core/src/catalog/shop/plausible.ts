@@ -154,9 +154,22 @@ function partProblems(part: PartDimensions): Problem[] {
   return problems;
 }
 
-const adapterProblems = ({ faces: [a, b] }: Adapter): Problem[] => [
+const adapterProblems = ({ faces: [a, b], form, device, maxFrequencyHz }: Adapter): Problem[] => [
   ...unknownFace(a, 'faces[0]'),
   ...unknownFace(b, 'faces[1]'),
+  ...(device && device.lowHz >= maxFrequencyHz
+    ? [problem('device.band', 'The band ends below its start.', 'device.lowHz', 'Swap the two frequencies.')]
+    : []),
+  ...((form === 'device') === (device !== undefined)
+    ? []
+    : [
+        problem(
+          'device.form',
+          'A device has the form “device”, and says what it does.',
+          'form',
+          'Choose the form “device”, or another form without band, loss and power.',
+        ),
+      ]),
 ];
 
 const portProblems = ({ face, lowHz, highHz }: Port): Problem[] => [

@@ -50,7 +50,7 @@ export function runExpectations(
   const worst = Math.min(...magnitudes(swept.s11).map(returnLossDb));
   const loss = Math.max(...swept.lossDb);
   const margin = lossMarginDb(loss);
-  const shorts = dcShorts(design);
+  const shorts = dcShorts(design, catalog);
   const copperOhm = assembliesOf(design).reduce((sum, { cable, lengthM }) => {
     const { innerOhmPerKm, outerOhmPerKm } = entry(catalog.cables, cable);
     return sum + ((innerOhmPerKm + outerOhmPerKm) * lengthM) / 1000;

@@ -122,10 +122,14 @@ describe('a failed end makes its cable shorter', () => {
 // Common practice, no source: what joins pin and shell rightly.
 describe('reasons for a legitimate short', () => {
   it('names the antenna that is grounded, and the feed', () => {
-    expect(dcShorts(aRun())).toEqual([expect.stringContaining('Aerial joins pin and shell')]);
+    expect(dcShorts(aRun(), catalog)).toEqual([expect.stringContaining('Aerial joins pin and shell')]);
     expect(
-      dcShorts(aRun({ antenna: { name: 'Open whip', face: 'n-jack', swr: 1.2, dcShort: false } })),
+      dcShorts(aRun({ antenna: { name: 'Open whip', face: 'n-jack', swr: 1.2, dcShort: false } }), catalog),
     ).toEqual([]);
-    expect(dcShorts(aRun({ service: { dcFeed: true } }))).toHaveLength(2);
+    expect(dcShorts(aRun({ service: { dcFeed: true } }), catalog)).toHaveLength(2);
+    const filtered = aRun({
+      pieces: [{ kind: 'adapter', id: 'f', adapter: 'filter-2m', reversed: false }, cable()],
+    });
+    expect(dcShorts(filtered, catalog)).toContainEqual(expect.stringContaining('Band filter'));
   });
 });

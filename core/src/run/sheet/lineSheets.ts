@@ -100,6 +100,14 @@ export function pieceSheet(
     case 'adapter': {
       const adapter = entry(catalog.adapters, piece.adapter);
       const diameterMm = Math.max(...faces.map((face) => seriesOf(face).jackBodyMm));
+      const { device } = adapter;
+      if (device)
+        return {
+          ...base,
+          what: device.kind,
+          diameterMm,
+          loss: figure(device.lossDb, 'dB', adapter.source, DEVICE_LOSS_SHARE * device.lossDb),
+        };
       const loss =
         adapter.form === 'matching pad'
           ? figure(aloneDb(adapterElements(adapter), topHz).lossDb, 'dB', 'minimum-loss pad, standard texts')
@@ -117,6 +125,9 @@ export function pieceSheet(
     }
   }
 }
+
+/** Makers give a device’s loss as a limit or typically: within this share. Common practice, no source. */
+const DEVICE_LOSS_SHARE = 0.3;
 
 /** Makers print one figure; half of it either way, as sheets of one kind differ. From memory. */
 function arresterLoss(at1GhzDb: number, topHz: number, source: string): Figure {

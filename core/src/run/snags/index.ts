@@ -8,6 +8,7 @@ import { buriedJoint } from './buriedJoint.js';
 import { cableFit } from './cableFit.js';
 import { cheaperCable } from './cheaperCable.js';
 import { toolNotOwned } from './toolNotOwned.js';
+import { deviceFit } from './deviceFit.js';
 import { duplexNoise } from './duplexNoise.js';
 import { flexingCentre } from './flexingCentre.js';
 import { foilScrewOn } from './foilScrewOn.js';
@@ -40,6 +41,7 @@ export const snagRules: SnagRule[] = [
   tooManyJoints,
   arresterMissing,
   arresterFit,
+  deviceFit,
   jacket,
   saltAir,
   duplexNoise,

@@ -6,6 +6,7 @@ import {
   adapterElements,
   arresterElements,
   jointElements,
+  turnedRound,
   type Element,
   type PlacedElement,
 } from '../../line/index.js';
@@ -152,11 +153,11 @@ function pieceElements({ piece, fromM, toM }: PlacedPiece, catalog: Catalog): Pl
       return cableElements(piece, catalog, fromM, toM);
     case 'adapter': {
       const own = adapterElements(entry(catalog.adapters, piece.adapter));
-      return spread(piece.reversed ? own.toReversed() : own, fromM, toM);
+      return spread(piece.reversed ? turnedRound(own) : own, fromM, toM);
     }
     case 'arrester': {
       const own = arresterElements(entry(catalog.arresters, piece.arrester));
-      return spread(piece.reversed ? own.toReversed() : own, fromM, toM);
+      return spread(piece.reversed ? turnedRound(own) : own, fromM, toM);
     }
   }
 }

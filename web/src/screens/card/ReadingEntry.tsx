@@ -12,6 +12,7 @@ import {
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
@@ -30,6 +31,7 @@ export function ReadingEntry({
 }): ReactNode {
   const { units } = usePreferences();
   const { editor } = useOpenRun();
+  const catalog = useCatalog();
   const box = useRef<HTMLDivElement>(null);
   const [doubt, setDoubt] = useState<UnitDoubt>();
   const read = value === undefined ? undefined : (value ?? Infinity);
@@ -96,7 +98,7 @@ export function ReadingEntry({
         </p>
       )}
       {wantsOpen && !doubt && read !== undefined && read < SHORT_OHM && (
-        <LegitimateShorts reasons={dcShorts(editor.design)} />
+        <LegitimateShorts reasons={dcShorts(editor.design, catalog)} />
       )}
     </div>
   );

@@ -1,4 +1,4 @@
-import type { LossPoint, PinBore, ShopEntry } from '@kobran/core';
+import { usualDevice, type LossPoint, type PinBore, type ShopEntry } from '@kobran/core';
 import { Fragment, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { useShop } from '../../store/Shop.js';
@@ -83,6 +83,13 @@ export function EntryForm({
   );
 }
 
+/** An adapter becomes a device, or is none any more. */
+function withDevice(draft: Draft): Draft {
+  if (!('form' in draft)) return draft;
+  const { device, ...plain } = draft;
+  return draft.form === 'device' ? { ...plain, device: device ?? usualDevice } : plain;
+}
+
 function Fields({
   kind,
   draft,
@@ -104,22 +111,24 @@ function Fields({
   };
   return (
     <div className="mt-3 grid gap-x-5 gap-y-3 sm:grid-cols-2">
-      {fields[kind].map((field) => (
-        <Fragment key={field.key}>
-          {field.key === 'k1' && (
-            <LossField
-              points={(draft.lossPoints ?? []) as LossPoint[]}
-              onChange={(to) => onChange({ ...draft, ...to })}
+      {fields[kind]
+        .filter(({ when }) => !when || draft[when[0]] === when[1])
+        .map((field) => (
+          <Fragment key={field.key}>
+            {field.key === 'k1' && (
+              <LossField
+                points={(draft.lossPoints ?? []) as LossPoint[]}
+                onChange={(to) => onChange({ ...draft, ...to })}
+              />
+            )}
+            <FieldInput
+              field={field}
+              value={read(draft, field.key)}
+              problem={problemOf(field.key)}
+              onChange={(value) => onChange(withDevice(written(draft, field.key, value)))}
             />
-          )}
-          <FieldInput
-            field={field}
-            value={read(draft, field.key)}
-            problem={problemOf(field.key)}
-            onChange={(value) => onChange(written(draft, field.key, value))}
-          />
-        </Fragment>
-      ))}
+          </Fragment>
+        ))}
       {kind === 'part' && (
         <PinsField
           pins={draft.pins as PinBore[]}

@@ -10,6 +10,8 @@ import {
   formatLength,
   partsFor,
   seriesOf,
+  formatPower,
+  type Adapter,
   type Cable,
   type ShopEntry,
 } from '@kobran/core';
@@ -70,6 +72,7 @@ export function Figures({ entry }: { entry: ShopEntry }): ReactNode {
           rows={[
             ['Faces', adapter.faces.map((code, k) => <FaceLink key={k} code={code} />)],
             ['Form', adapter.form],
+            ...deviceRows(adapter),
             ['Length', mm(adapter.lengthMm)],
             ['Mass', `${adapter.massG} g`],
             ['Good to', formatFrequency(adapter.maxFrequencyHz)],
@@ -99,6 +102,20 @@ export function Figures({ entry }: { entry: ShopEntry }): ReactNode {
     case 'reel':
       return null;
   }
+}
+
+/** What a device does besides carrying the wave on. */
+function deviceRows({ device, maxFrequencyHz }: Adapter): [string, string][] {
+  if (!device) return [];
+  const { kind, lowHz, lossDb, averageW, dc, ratio } = device;
+  return [
+    ['It is a', kind],
+    ['Band', `${formatFrequency(lowHz)} to ${formatFrequency(maxFrequencyHz)}`],
+    ['Loss in its band', formatDecibels(lossDb)],
+    ['Average power', formatPower(averageW)],
+    ['Direct current', dc],
+    ...(ratio === 1 ? [] : [['Impedance, first over second', String(ratio)] as [string, string]]),
+  ];
 }
 
 function FaceLink({ code }: { code: string }): ReactNode {

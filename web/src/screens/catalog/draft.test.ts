@@ -27,6 +27,13 @@ describe('an own entry as it is being typed', () => {
     expect(checked.sketch).toBeUndefined();
   });
 
+  it('what stands within another is read and written there', () => {
+    const draft = written({ device: { lowHz: 1, kind: 'choke' } }, 'device.lowHz', 144e6);
+    expect(draft).toEqual({ device: { lowHz: 144e6, kind: 'choke' } });
+    expect(read(draft, 'device.lowHz')).toBe(144e6);
+    expect(read({}, 'device.lowHz')).toBeUndefined();
+  });
+
   it('a face of an adapter is read and written in its list', () => {
     const draft = written({ ...starts.adapter.data }, 'faces.1', 'sma-jack');
     expect(read(draft, 'faces.1')).toBe('sma-jack');

@@ -7,19 +7,20 @@ import type { OwnKind } from './kinds.js';
 /** An entry as it is being typed: anything may be missing or wrong yet. */
 export type Draft = Readonly<Record<string, unknown>>;
 
-/** Reads a property; `faces.1` is the second of a list. */
+/** Reads a property; `faces.1` is the second of a list, `device.lowHz` what stands within another. */
 export function read(draft: Draft, key: string): unknown {
   const [first, second] = key.split('.');
   const value = draft[first];
-  return second === undefined ? value : (value as unknown[])[Number(second)];
+  return second === undefined ? value : (value as Record<string, unknown> | undefined)?.[second];
 }
 
 export function written(draft: Draft, key: string, value: unknown): Draft {
   const [first, second] = key.split('.');
   if (second === undefined) return { ...draft, [first]: value };
-  const list = [...(draft[first] as unknown[])];
-  list[Number(second)] = value;
-  return { ...draft, [first]: list };
+  const held = draft[first];
+  if (!Array.isArray(held))
+    return { ...draft, [first]: { ...(held as object | undefined), [second]: value } };
+  return { ...draft, [first]: held.map((one: unknown, k) => (k === Number(second) ? value : one)) };
 }
 
 export interface Checked {

@@ -1,10 +1,12 @@
-import { adapterForms, styleIds } from '@kobran/core';
+import { adapterForms, deviceKinds, directCurrents, styleIds } from '@kobran/core';
 import type { OwnKind } from './kinds.js';
 
 /** How one property of an entry is asked for. */
 export interface Field {
   key: string;
   label: string;
+  /** Asked for only while another property has this value. */
+  when?: [key: string, value: string];
   type: 'text' | 'mm' | 'mm or none' | 'number' | 'count' | 'hz' | 'watts' | 'flag' | 'face' | 'choice';
   options?: readonly string[];
   hint?: string;
@@ -17,6 +19,8 @@ const source: Field = {
   hint: 'the maker’s sheet, measured, …',
 };
 const name: Field = { key: 'name', label: 'Name', type: 'text' };
+
+const ofDevice = (list: Field[]): Field[] => list.map((field) => ({ ...field, when: ['form', 'device'] }));
 
 const depthHint = 'a depth gauge or the tail of a caliper; leave it if not measured';
 
@@ -119,7 +123,22 @@ export const fields: Record<OwnKind, Field[]> = {
     { key: 'lengthMm', label: 'Length', type: 'mm' },
     { key: 'massG', label: 'Mass, g', type: 'number' },
     { key: 'electricalMm', label: 'Electrical length', type: 'mm' },
+    ...ofDevice([
+      { key: 'device.kind', label: 'It is a', type: 'choice', options: deviceKinds },
+      { key: 'device.lowHz', label: 'Works from', type: 'hz' },
+    ]),
     { key: 'maxFrequencyHz', label: 'Good to', type: 'hz' },
+    ...ofDevice([
+      { key: 'device.lossDb', label: 'Loss in its band, dB', type: 'number' },
+      { key: 'device.averageW', label: 'Average power it takes', type: 'watts' },
+      { key: 'device.dc', label: 'Direct current', type: 'choice', options: directCurrents },
+      {
+        key: 'device.ratio',
+        label: 'Impedance, first over second connector',
+        type: 'number',
+        hint: '1, or 0.25 for 50 to 200 ohm',
+      },
+    ]),
     {
       key: 'insulatorDepthMm',
       label: 'SMA plug: front of the nut to the insulator',
