@@ -12,7 +12,7 @@ export const kindNames: Record<Kind, { one: string; many: string }> = {
   face: { one: 'face', many: 'Faces' },
   cable: { one: 'cable', many: 'Cables' },
   part: { one: 'connector part', many: 'Parts' },
-  adapter: { one: 'adapter', many: 'Adapters' },
+  adapter: { one: 'adapter or device', many: 'Adapters, devices' },
   arrester: { one: 'arrester', many: 'Arresters' },
   port: { one: 'port', many: 'Ports' },
 };
