@@ -42,7 +42,13 @@ export class ShopController {
       required: ['kind', 'data'],
       properties: { kind: { const: kind }, data: { $ref: `#/$defs/${shopClasses[kind].name}` } },
     });
-    const used = ['OwnPinBore', 'LossPoint', 'OwnDevice', 'DamagedSpan', ...shopKinds.map((kind) => shopClasses[kind].name)];
+    const used = [
+      'OwnPinBore',
+      'LossPoint',
+      'OwnDevice',
+      'DamagedSpan',
+      ...shopKinds.map((kind) => shopClasses[kind].name),
+    ];
     return {
       $schema: 'https://json-schema.org/draft/2020-12/schema',
       title: 'Catalogue file of Kobran',
