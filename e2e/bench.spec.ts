@@ -144,7 +144,7 @@ alone(
     await page.waitForLoadState('networkidle');
     await kobran.kill();
     const lines = Array.from({ length: 50 }, (_, k) => `${100 + k} 0.1 0`).join('\n');
-    await page.getByLabel('Bring in .s1p or .s2p').setInputFiles({
+    await page.getByLabel('Import .s1p or .s2p').setInputFiles({
       name: 'away.s1p',
       mimeType: 'text/plain',
       buffer: Buffer.from(`# MHz S RI R 50\n${lines}\n`),

@@ -11,7 +11,7 @@ alone(
     await expect(page.getByRole('heading', { name: 'Heron Weir' })).toHaveCount(1);
     await page
       .getByRole('region', { name: 'Heron Weir' })
-      .getByRole('link', { name: 'New run from two ports' })
+      .getByRole('link', { name: 'New run', exact: true })
       .click();
 
     await page.getByLabel('Name of the run').fill('Tide gauge');
@@ -27,7 +27,7 @@ alone(
     await page.getByRole('button', { name: 'Make this run' }).dblclick();
     await expect(page).toHaveURL(/\/runs\/.*\/plan/);
     await expect(page.getByRole('heading', { level: 1 })).toContainText('reaches the antenna at 869.5 MHz');
-    await expect(page.getByRole('list', { name: 'Snags' })).not.toContainText('stop:');
+    await expect(page.getByRole('list', { name: 'Problems' })).not.toContainText('stop:');
 
     await kobran.kill();
     await page
@@ -105,11 +105,13 @@ alone('readings are entered, judged in words and survive a kill', async ({ page,
 
 alone('a deleted run and a deleted job come back', async ({ page, baseURL }) => {
   await page.goto(`${baseURL}/`);
-  await page.getByRole('button', { name: 'Delete UHF link, hut to yagi' }).click();
+  await page.getByRole('button', { name: 'More for UHF link, hut to yagi' }).click();
+  await page.getByRole('menuitem', { name: /^Delete/ }).click();
   await expect(page.getByRole('link', { name: 'UHF link, hut to yagi' })).toBeHidden();
   await page.getByRole('button', { name: 'Restore it' }).click();
   await expect(page.getByRole('link', { name: 'UHF link, hut to yagi' })).toBeVisible();
-  await page.getByRole('region', { name: 'Oster Crag' }).getByRole('button', { name: 'Delete job' }).click();
+  await page.getByRole('button', { name: 'More for Oster Crag' }).click();
+  await page.getByRole('menuitem', { name: /^Delete the job/ }).click();
   await expect(page.getByRole('region', { name: 'Oster Crag' })).toBeHidden();
   await page.getByText('Deleted jobs (1)').click();
   await page.getByRole('button', { name: 'Restore it' }).last().click();

@@ -124,7 +124,7 @@ test('cables stand side by side with their reasons, and one is taken', async ({ 
   await expect(page.getByRole('heading', { level: 1 })).toContainText('10 mm low-loss foam is enough');
   await page.getByRole('button', { name: /which will not do/ }).click();
   await expect(page.getByRole('row', { name: /RG-174/ })).toContainText(
-    'no connector parts for these faces fit it',
+    'no connector parts of these series fit it',
   );
   await page.getByRole('button', { name: 'Take 10 mm low-loss foam', exact: true }).click();
   await expect(page).toHaveURL(/plan\?at=main/);

@@ -32,7 +32,7 @@ test('files are brought in, several at once; a wrong one is refused with its lin
 }) => {
   await page.goto(`${baseURL}${(await site('uhf')).path}/prove`);
   await page.getByLabel('On the far end').selectOption('open');
-  await page.getByLabel('Bring in .s1p or .s2p').setInputFiles([
+  await page.getByLabel('Import .s1p or .s2p').setInputFiles([
     { name: 'good.s1p', mimeType: 'text/plain', buffer: Buffer.from(open) },
     { name: 'cut-off.s1p', mimeType: 'text/plain', buffer: Buffer.from(`${sound}1 0.1\n`) },
   ]);
@@ -60,7 +60,7 @@ test('a hundred thousand lines are read in a worker while the page answers', asy
 }) => {
   const lines = Array.from({ length: 100_000 }, (_, k) => `${20 + k * 0.005} 0.1 ${(k % 7) / 100}`);
   await page.goto(`${baseURL}${(await site('uhf')).path}/prove`);
-  await page.getByLabel('Bring in .s1p or .s2p').setInputFiles({
+  await page.getByLabel('Import .s1p or .s2p').setInputFiles({
     name: 'long.s1p',
     mimeType: 'text/plain',
     buffer: Buffer.from(`${sound}${lines.join('\n')}\n`),

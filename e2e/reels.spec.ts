@@ -14,7 +14,7 @@ alone(
     await expect(page.getByText(/New cable .*\(proved\); scrap 0 m \(proved\)/).first()).toBeVisible();
     const shelf = page.getByRole('region', { name: 'On the shelf' });
     await expect(shelf).toContainText('31.40 m');
-    await page.getByRole('button', { name: 'It is cut: take it off the shelf' }).click();
+    await page.getByRole('button', { name: 'Mark as cut, take off the shelf' }).click();
     await expect(page.getByText(/pieces are cut, the shelf is up to date/)).toBeVisible();
     await expect(shelf).not.toContainText('31.40 m');
     await page.getByRole('button', { name: 'Take it back' }).click();

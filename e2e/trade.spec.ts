@@ -35,7 +35,7 @@ alone(
     await expect(elsewhere.getByRole('link', { name: 'UHF link, hut to yagi' })).toBeVisible();
     await elsewhere.close();
     await page.goto(`${baseURL}/catalog/part/n-plug-from-the-blue-bag`);
-    await page.getByRole('button', { name: 'Take away' }).click();
+    await page.getByRole('button', { name: 'Delete' }).click();
     await expect(page.getByText(/is used by the run “UHF link, hut to yagi”/)).toBeVisible();
   },
 );
@@ -51,15 +51,15 @@ alone('the catalogue goes out as a file, and a file comes in looked through', as
     mimeType: 'text/csv',
     buffer: Buffer.from(content),
   });
-  await page.getByLabel('Bring in a file').setInputFiles(file('same.csv', text));
+  await page.getByLabel('Import a file').setInputFiles(file('same.csv', text));
   await expect(page.getByText('same.csv: 0 entries are new or changed')).toBeVisible();
   await page
-    .getByLabel('Bring in a file')
+    .getByLabel('Import a file')
     .setInputFiles(file('shelf.csv', 'kind,id,count,matings\nstock,n-jack-to-n-jack,7,1\nstock,x,many,0\n'));
   const looked = page.getByRole('region', { name: 'The file' });
   await expect(looked).toContainText('1 entry is new or changed, 1 cannot be read');
   await expect(looked).toContainText('line 3, column count: “many” is not a number');
-  await looked.getByRole('button', { name: 'Bring them in' }).click();
+  await looked.getByRole('button', { name: 'Import them' }).click();
   await page.goto(`${baseURL}/catalog/adapter/n-jack-to-n-jack`);
   await expect(page.getByLabel('On the shelf')).toHaveValue('7');
 });
@@ -121,11 +121,13 @@ test('the trainer asks, gives the reason, and remembers what was missed', async 
 test('a receive run is judged by what is heard', async ({ page, baseURL, site }) => {
   await page.goto(`${baseURL}${(await site('weather')).path}/plan?at=service`);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('it costs 0.01 dB of signal-to-noise');
-  await expect(page.getByRole('list', { name: 'Snags' })).toContainText(
+  await expect(page.getByRole('list', { name: 'Problems' })).toContainText(
     'RG-11A/U is better than this receive run needs',
   );
   await page.getByLabel('An amplifier stands at the antenna').uncheck();
   await page.getByLabel('Loss budget').fill('0.2');
   await page.getByLabel('Loss budget').press('Enter');
-  await expect(page.getByRole('list', { name: 'Snags' })).toContainText('of signal-to-noise, budget 0.20 dB');
+  await expect(page.getByRole('list', { name: 'Problems' })).toContainText(
+    'of signal-to-noise, budget 0.20 dB',
+  );
 });

@@ -120,7 +120,12 @@ export function App(): ReactNode {
             />
           </Routes>
         </Suspense>
-        <Toaster theme={theme} position="bottom-center" toastOptions={{ className: 'font-sans' }} />
+        <Toaster
+          theme={theme}
+          position="bottom-center"
+          containerAriaLabel="Messages"
+          toastOptions={{ className: 'font-sans' }}
+        />
       </DeviceProvider>
     </ErrorBoundary>
   );

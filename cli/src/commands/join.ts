@@ -6,7 +6,7 @@ export function joinCommand(kobran: Command, { print, refuse, catalog }: Desk): 
   kobran
     .command('join')
     .argument('<a>', 'a face')
-    .argument('<b>', 'the face it shall be joined to')
+    .argument('<b>', 'the connector it is joined to')
     .option('--at <frequency>', 'highest frequency in use', '100MHz')
     .option('--power <power>', 'forward power; 0 W for receive only', '0 W')
     .description('Print the chains of adapters which join two faces, best first, each with its reason.')

@@ -139,7 +139,7 @@ export function parseFace(text: string): Result<Face> {
   if (face) return ok(face);
   return fail(
     'face.unknown',
-    `“${text}” is not a face Kobran knows.`,
+    `“${text}” is not a connector Kobran knows.`,
     'face',
     `Use one of ${[...faces.keys()].join(', ')}.`,
   );

@@ -115,7 +115,7 @@ export function cutSheet(input: CutInput): CutSheet {
     planes,
     degrees,
     electrical: { ...schools, target, longFirstM, connectorsM },
-    why: `Length is phase here: ${target.degrees.toFixed(0)}° at ${(target.frequencyHz / 1e6).toFixed(3)} MHz is asked for.`,
+    why: `Cut to electrical length: ${target.degrees.toFixed(0)}° at ${(target.frequencyHz / 1e6).toFixed(3)} MHz is asked for.`,
   };
 }
 

@@ -288,7 +288,7 @@ function whyNot(
 ): string {
   const [{ from: a, to: b, topHz, powerW }] = pairings;
   const [chain] = turnedChains(a.face, b.face, shelf, most);
-  if (!chain) return `No chain of up to ${most} adapters of the catalogue joins these faces.`;
+  if (!chain) return `No chain of up to ${most} adapters of the catalogue joins these connectors.`;
   const { against } = judged(from, to, chain, {
     topHz,
     powerW,

@@ -18,6 +18,9 @@ export interface Along {
   peakV: Float64Array;
   /** Peak current at the place itself, A. */
   peakA: Float64Array;
+  /** Largest and least peak current of the standing wave about the place, A: it ripples between them every half wave. */
+  highA: Float64Array;
+  lowA: Float64Array;
   /** Peak voltage at the nearest standing-wave maximum, V: the envelope. */
   envelopeV: Float64Array;
 }
@@ -51,13 +54,15 @@ export function along(
     netW: new Float64Array(count),
     peakV: new Float64Array(count),
     peakA: new Float64Array(count),
+    highA: new Float64Array(count),
+    lowA: new Float64Array(count),
     envelopeV: new Float64Array(count),
   };
   // State: V.re, V.im, I.re, I.im with 1 V across the load; samples are written from the load backwards.
   const size = load.re ** 2 + load.im ** 2;
   const state = new Float64Array([1, 0, load.re / size, -load.im / size]);
   let at = count - 1;
-  write(out, at, state, placed.at(-1)?.toM ?? 0, referenceOhm);
+  write(out, at, state, { distanceM: placed.at(-1)?.toM ?? 0, z0: referenceOhm, waveOhm: referenceOhm });
   for (let j = placed.length - 1; j >= 0; j--) {
     const { element, fromM, toM } = placed[j];
     const steps = samplesOf(placed[j]);
@@ -67,9 +72,11 @@ export function along(
       matrix,
     );
     const z0 = element.kind === 'line' ? element.z0Ohm : referenceOhm;
+    // A connector is too short for a standing wave of its own.
+    const waveOhm = toM > fromM ? z0 : referenceOhm;
     for (let k = 1; k <= steps; k++) {
       back(state);
-      write(out, --at, state, toM - ((toM - fromM) * k) / steps, z0);
+      write(out, --at, state, { distanceM: toM - ((toM - fromM) * k) / steps, z0, waveOhm });
     }
   }
   scale(out, state, forwardW, referenceOhm);
@@ -101,13 +108,22 @@ function back(state: Float64Array): void {
 const modulus = (re: number, im: number): number => Math.sqrt(re * re + im * im);
 
 /** rms phasors to powers and peak volts. */
-function write(out: Along, at: number, [vr, vi, ir, ii]: Float64Array, distanceM: number, z0: number): void {
+function write(
+  out: Along,
+  at: number,
+  [vr, vi, ir, ii]: Float64Array,
+  { distanceM, z0, waveOhm }: { distanceM: number; z0: number; waveOhm: number },
+): void {
   out.distanceM[at] = distanceM;
   out.netW[at] = vr * ir + vi * ii;
   out.peakV[at] = Math.SQRT2 * modulus(vr, vi);
   out.peakA[at] = Math.SQRT2 * modulus(ir, ii);
-  out.envelopeV[at] =
-    (modulus(vr + z0 * ir, vi + z0 * ii) + modulus(vr - z0 * ir, vi - z0 * ii)) * Math.SQRT1_2;
+  // Twice the waves there and back, as volts.
+  const there = (ohm: number): number => modulus(vr + ohm * ir, vi + ohm * ii);
+  const comingBack = (ohm: number): number => modulus(vr - ohm * ir, vi - ohm * ii);
+  out.envelopeV[at] = (there(z0) + comingBack(z0)) * Math.SQRT1_2;
+  out.highA[at] = ((there(waveOhm) + comingBack(waveOhm)) * Math.SQRT1_2) / waveOhm;
+  out.lowA[at] = (Math.abs(there(waveOhm) - comingBack(waveOhm)) * Math.SQRT1_2) / waveOhm;
 }
 
 /** From 1 V across the load to the transmitter’s forward power. */
@@ -119,6 +135,8 @@ function scale(out: Along, [vr, vi, ir, ii]: Float64Array, forwardW: number, z0:
     out.netW[k] *= power;
     out.peakV[k] *= volts;
     out.peakA[k] *= volts;
+    out.highA[k] *= volts;
+    out.lowA[k] *= volts;
     out.envelopeV[k] *= volts;
   }
 }

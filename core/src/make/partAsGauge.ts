@@ -19,8 +19,8 @@ const byTouch: Record<Style, (part: Part) => string> = {
     'Lay the body beside the cable, tip at the cut end: braid and dielectric end at its open end. The jacket ends half as far again behind it.',
   gland: ({ proudMm }) =>
     proudMm > 0
-      ? 'Lay the top-hat beside the cable: the braid shows for its length. The conductor reaches from the hat to just beyond the tip.'
-      : 'Lay the top-hat beside the cable: the braid shows for its length. The conductor shows for the depth of the pin.',
+      ? 'Lay the clamp sleeve beside the cable: the braid shows for its length. The conductor reaches from the hat to just beyond the tip.'
+      : 'Lay the clamp sleeve beside the cable: the braid shows for its length. The conductor shows for the depth of the pin.',
   corrugated: () =>
     'Saw in a valley. Lay the back half beside the cable, its front at the cut: the jacket ends where the clamp ring’s seat ends.',
   compression: () => 'Hold the bladed tool’s stop against the cut end; its two blades are the gauge.',
@@ -42,7 +42,7 @@ const neckOf: Partial<Record<Style, string>> = {
   crimp: 'neck',
   'side-entry': 'neck',
   'right angle': 'neck',
-  gland: 'top-hat',
+  gland: 'clamp sleeve',
 };
 
 /** How one cut is found by touch, the part itself being the gauge. Common practice, no source. */

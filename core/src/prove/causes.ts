@@ -189,8 +189,8 @@ export const causes: Cause[] = [
   },
   {
     id: 'reverse polarity',
-    name: 'A reverse-polarity face: it fits and does not touch',
-    remedy: 'Identify both faces of the joint at the echo: pin against pin, or hole against hole.',
+    name: 'A reverse-polarity connector: it fits and does not touch',
+    remedy: 'Identify both connectors of the joint at the echo: pin against pin, or hole against hole.',
     prior: 0.05,
     answers: {
       continuity: [0.01, 0.97, 0.02],

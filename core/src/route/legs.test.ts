@@ -9,7 +9,7 @@ const legs: LegLike[] = [
 ];
 
 describe('the length of a route', () => {
-  it('is legs, slack and re-makes', () => {
+  it('is legs, slack and spare', () => {
     const { total, slack } = routeLength(legs, 0.12);
     expect(total.value).toBeCloseTo(22.92, 9);
     expect(slack.value).toBeCloseTo(0.8, 9);

@@ -64,8 +64,8 @@ export function routeLength(legs: readonly LegLike[], remakesM: number): RouteLe
   return {
     legs: figure(legsM, 'm', 'sum of the legs', 0.01 * legsM),
     slack: figure(slackM, 'm', 'loops of the legs'),
-    remakes: figure(remakesM, 'm', 're-makes kept at both ends'),
-    total: figure(legsM + slackM + remakesM, 'm', 'legs, slack and re-makes', 0.01 * legsM),
+    remakes: figure(remakesM, 'm', 'spare for re-terminating, both ends'),
+    total: figure(legsM + slackM + remakesM, 'm', 'legs, slack and spare', 0.01 * legsM),
     spans,
   };
 }

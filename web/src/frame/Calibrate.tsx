@@ -40,7 +40,7 @@ export function Calibrate({
         {steps.map((step) => (
           <li key={step}>
             <button
-              className={`button min-h-11 ${step === next ? 'button-copper' : ''}`}
+              className={`button min-h-11 ${step === next ? 'button-primary' : ''}`}
               disabled={busy !== undefined}
               onClick={() =>
                 run(stepNames[step], async () => {

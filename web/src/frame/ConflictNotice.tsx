@@ -9,7 +9,7 @@ export function ConflictNotice({ editor }: { editor: RunEditor }): ReactNode {
         <strong className="text-stop">This run was changed elsewhere while you changed it here.</strong>{' '}
         Nothing is lost: choose one, undo brings the other back.
       </p>
-      <button className="button button-copper" onClick={editor.keepMine}>
+      <button className="button button-primary" onClick={editor.keepMine}>
         Keep mine
       </button>
       <button className="button" onClick={editor.takeTheirs}>

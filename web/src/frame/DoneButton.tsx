@@ -20,7 +20,7 @@ export function DoneButton({
   const known = factAbout(facts, fact.kind, aboutOf(fact));
   if (!known) {
     return (
-      <button className="button button-copper" disabled={disabled} onClick={() => writer.add(fact)}>
+      <button className="button button-primary" disabled={disabled} onClick={() => writer.add(fact)}>
         {label}
       </button>
     );

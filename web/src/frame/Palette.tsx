@@ -16,7 +16,7 @@ type Found = FinderItem & ({ to: string } | { act: () => void });
 
 export const tools: { to: string; label: string; hint: string }[] = [
   { to: '/', label: 'Board', hint: 'jobs and runs' },
-  { to: '/catalog', label: 'Catalogue', hint: 'faces, cables, parts, adapters' },
+  { to: '/catalog', label: 'Catalogue', hint: 'connectors, cables, parts, adapters' },
   { to: '/identify', label: 'Identify', hint: 'what am I holding?' },
   { to: '/quick/length', label: 'Quick length', hint: 'frequency, fraction, cable: the length to cut' },
   { to: '/quick/cable', label: 'What cable is this?', hint: 'by caliper, or an open and a shorted sweep' },
@@ -58,7 +58,7 @@ function Found({ onDone }: { onDone: () => void }): ReactNode {
   return (
     <div className="mt-2">
       <Finder
-        label="Runs, screens, faces, cables, things to do"
+        label="Runs, screens, connectors, cables, actions"
         items={all}
         autoFocus
         onPick={(id) => {
@@ -108,7 +108,7 @@ function usePlaces(): Found[] {
     ...[...faces].map(([code, face]): Found => ({
       id: `face ${code}`,
       label: faceInFull(face),
-      hint: 'face',
+      hint: 'connector',
       to: `/catalog/face/${code}`,
     })),
     ...[...cables.values()].map(({ id, name, aliases = '' }): Found => ({

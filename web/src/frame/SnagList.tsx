@@ -26,10 +26,10 @@ export function Remedies({ snag }: { snag: Snag }): ReactNode {
       {snag.remedies.map((remedy, k) => (
         <li key={remedy.title}>
           <button
-            className={`flex w-full gap-3 rounded border-2 bg-paper px-3 py-2 text-left hover:border-copper ${k === 0 ? 'border-copper' : 'border-rule'}`}
+            className={`flex w-full gap-3 rounded border-2 bg-paper px-3 py-2 text-left hover:border-ink ${k === 0 ? 'border-copper' : 'border-rule'}`}
             onClick={() => apply(remedy)}
           >
-            <span aria-hidden="true" className="figures font-bold text-copper">
+            <span aria-hidden="true" className="figures font-bold text-muted">
               {k + 1}
             </span>
             <span>
@@ -52,7 +52,7 @@ export function SnagList({
   onPick: (snag: Snag) => void;
 }): ReactNode {
   return (
-    <ul aria-label="Snags">
+    <ul aria-label="Problems">
       {snags.map((snag) => (
         <li key={snag.id}>
           <button

@@ -16,7 +16,7 @@ export function StageRail({ sheet, runId }: { sheet: Sheet; runId: string }): Re
             <NavLink
               to={`/runs/${runId}/${id}`}
               className={({ isActive }) =>
-                `flex gap-2.5 border-b-4 px-3 py-2 hover:text-copper md:border-b-0 md:border-l-4 ${isActive ? 'border-copper bg-panel' : 'border-transparent'}`
+                `flex gap-2.5 border-b-4 px-3 py-2 hover:bg-panel md:border-b-0 md:border-l-4 ${isActive ? 'border-copper bg-panel' : 'border-transparent'}`
               }
             >
               <span className="mt-0.5">

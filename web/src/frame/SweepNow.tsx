@@ -48,7 +48,7 @@ export function SweepNow({
       >
         <Radio size={16} aria-hidden /> {busy ? 'Sweeping…' : 'Sweep now'}
       </button>
-      <Link className="text-sm underline underline-offset-4 hover:text-copper" to={benchPage}>
+      <Link className="text-sm underline underline-offset-4 hover:decoration-2" to={benchPage}>
         {analyser.name}
       </Link>
     </span>

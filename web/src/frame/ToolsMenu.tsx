@@ -9,7 +9,7 @@ export function ToolsMenu(): ReactNode {
     <Menu
       items={tools}
       align="end"
-      className="flex min-h-9 items-center gap-1.5 rounded px-2 hover:text-copper"
+      className="flex min-h-9 items-center gap-1.5 rounded px-2 hover:bg-panel"
       trigger={
         <>
           <Wrench size={17} aria-hidden />

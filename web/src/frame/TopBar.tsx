@@ -29,10 +29,10 @@ export function TopBar({
   const [keys, setKeys] = useState(false);
   const [finding, setFinding] = useState(false);
   useHotkeys('shift+slash, ?', () => setKeys(true), { useKey: true });
-  const tool = 'grid size-9 place-items-center rounded hover:text-copper disabled:text-rule';
+  const tool = 'grid size-9 place-items-center rounded hover:bg-panel disabled:text-rule';
   return (
     <header className="flex min-h-11 flex-wrap items-center gap-x-3 border-b border-rule px-4 py-1">
-      <Link to="/" className="text-lg font-bold tracking-tight text-copper">
+      <Link to="/" className="text-lg font-bold tracking-tight">
         Kobran
       </Link>
       <nav
@@ -89,13 +89,13 @@ export function TopBar({
       <AsideNotice />
       <ToolsMenu />
       <button
-        className="hidden min-h-8 items-center gap-2 rounded border border-edge px-2 text-sm text-muted hover:border-copper lg:flex"
+        className="hidden min-h-8 items-center gap-2 rounded border border-edge px-2 text-sm text-muted hover:border-ink lg:flex"
         onClick={() => setFinding(true)}
       >
         Find or do… <kbd className="key">Ctrl K</kbd>
       </button>
       <button
-        className="figures rounded border border-edge px-2 py-1 text-sm hover:border-copper"
+        className="figures rounded border border-edge px-2 py-1 text-sm hover:border-ink"
         title="Change units (U)"
         onClick={() => set({ units: units === 'metric' ? 'imperial' : 'metric' })}
       >

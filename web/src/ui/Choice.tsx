@@ -75,7 +75,7 @@ export function Schools<T extends string>({
             <input
               type="radio"
               name={name}
-              className="mt-1 accent-copper"
+              className="mt-1 accent-ink"
               checked={option.value === value}
               onChange={() => onChange(option.value)}
             />
@@ -117,7 +117,7 @@ export function Chips<T extends string>({
           <input
             type="radio"
             name={name}
-            className="accent-copper"
+            className="accent-ink"
             checked={one === value}
             onChange={() => onChange(one)}
           />

@@ -10,7 +10,7 @@ export function FigureText({ figure, className = '' }: { figure: Figure; classNa
   return (
     <Popover.Root>
       <Popover.Trigger
-        className={`figures underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-copper ${className}`}
+        className={`figures underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-ink ${className}`}
       >
         {formatFigure(figure, units)}
       </Popover.Trigger>

@@ -15,7 +15,7 @@ export function FilePick({
 }): ReactNode {
   return (
     <div>
-      <label className="button relative min-h-11 w-full cursor-pointer focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-copper">
+      <label className="button relative min-h-11 w-full cursor-pointer focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-ink">
         <Upload size={16} aria-hidden /> {label}
         <input
           type="file"

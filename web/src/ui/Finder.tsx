@@ -20,6 +20,8 @@ export function matches({ label, hint = '', words = '' }: FinderItem, typed: str
 }
 
 const MAX_SHOWN = 60;
+/** So many stand above the chosen one where the list is cut. */
+const ABOVE = 4;
 
 /** A long list found by typing: a combobox whose list stays open; arrows move, Enter takes. */
 export function Finder({
@@ -41,11 +43,17 @@ export function Finder({
 }): ReactNode {
   const id = useId();
   const [typed, setTyped] = useState('');
-  const [at, setAt] = useState(0);
+  const [at, setAt] = useState<number>();
   const list = useRef<HTMLUListElement>(null);
   const found = useMemo(() => items.filter((item) => matches(item, typed)), [items, typed]);
-  const shown = found.slice(0, MAX_SHOWN);
-  const active = Math.min(at, shown.length - 1);
+  const chosen = Math.max(
+    0,
+    found.findIndex(({ id: one }) => one === picked),
+  );
+  // The list begins where the one that is shown stands in it.
+  const from = Math.max(0, Math.min(chosen - ABOVE, found.length - MAX_SHOWN));
+  const shown = found.slice(from, from + MAX_SHOWN);
+  const active = Math.min(at ?? chosen - from, shown.length - 1);
   useEffect(() => {
     list.current?.querySelector('[data-active=true]')?.scrollIntoView({ block: 'nearest' });
   }, [active]);
@@ -69,7 +77,7 @@ export function Finder({
           value={typed}
           onChange={({ target }) => {
             setTyped(target.value);
-            setAt(0);
+            setAt(undefined);
           }}
           onKeyDown={(event) => {
             const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];

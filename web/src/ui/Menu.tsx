@@ -2,13 +2,10 @@ import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 
-/** Somewhere a menu leads: a screen, or a file of the server which opens beside the page. */
-export interface MenuItem {
-  to: string;
-  label: string;
-  hint: string;
-  file?: boolean;
-}
+/** Where a menu leads, a screen or a file of the server which opens beside the page; or something it does. */
+export type MenuItem = { label: string; hint: string } & (
+  { to: string; file?: boolean } | { act: () => void }
+);
 
 const ITEM = 'block rounded px-3 py-2 outline-none data-highlighted:bg-panel';
 
@@ -38,22 +35,35 @@ export function Menu({
           sideOffset={4}
           className="z-20 min-w-56 rounded border border-edge bg-paper p-1"
         >
-          {items.map(({ to, label: name, hint, file }) => (
-            <DropdownMenu.Item key={to} asChild>
-              {file ? (
-                <a href={to} target="_blank" rel="noreferrer" className={ITEM}>
-                  <ItemText name={name} hint={hint} />
-                </a>
-              ) : (
-                <Link to={to} className={ITEM}>
-                  <ItemText name={name} hint={hint} />
-                </Link>
-              )}
-            </DropdownMenu.Item>
+          {items.map((item) => (
+            <Item key={item.label} item={item} />
           ))}
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
+  );
+}
+
+function Item({ item }: { item: MenuItem }): ReactNode {
+  const text = <ItemText name={item.label} hint={item.hint} />;
+  if ('act' in item)
+    return (
+      <DropdownMenu.Item className={`${ITEM} cursor-pointer`} onSelect={item.act}>
+        {text}
+      </DropdownMenu.Item>
+    );
+  return (
+    <DropdownMenu.Item asChild>
+      {item.file ? (
+        <a href={item.to} target="_blank" rel="noreferrer" className={ITEM}>
+          {text}
+        </a>
+      ) : (
+        <Link to={item.to} className={ITEM}>
+          {text}
+        </Link>
+      )}
+    </DropdownMenu.Item>
   );
 }
 

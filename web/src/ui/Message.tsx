@@ -20,11 +20,11 @@ export function Message({
       {action && (
         <p className="mt-6">
           {'to' in action ? (
-            <Link className="button button-copper" to={action.to}>
+            <Link className="button button-primary" to={action.to}>
               {action.label}
             </Link>
           ) : (
-            <button className="button button-copper" onClick={action.run}>
+            <button className="button button-primary" onClick={action.run}>
               {action.label}
             </button>
           )}

@@ -13,7 +13,7 @@ export function Tick({
     <label className="flex min-h-9 cursor-pointer items-center gap-2">
       <input
         type="checkbox"
-        className="size-5 accent-copper"
+        className="size-5 accent-ink"
         checked={checked}
         onChange={({ target }) => onChange(target.checked)}
       />

@@ -29,7 +29,7 @@ export function Window({
           <div className="flex items-start justify-between gap-4">
             <Dialog.Title className="text-lg font-bold">{title}</Dialog.Title>
             <Dialog.Close
-              className="grid size-8 shrink-0 place-items-center rounded hover:text-copper"
+              className="grid size-8 shrink-0 place-items-center rounded hover:bg-panel"
               aria-label="Close"
             >
               <X size={18} aria-hidden />

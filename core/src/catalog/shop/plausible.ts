@@ -87,9 +87,9 @@ const unknownFace = (face: string, where: string): Problem[] =>
     : [
         problem(
           'face.unknown',
-          `There is no face “${face}”.`,
+          `There is no connector “${face}”.`,
           where,
-          'Use a face of the catalogue, for example n-plug.',
+          'Use a connector of the catalogue, for example n-plug.',
         ),
       ];
 

@@ -25,7 +25,8 @@ const tugFails: Record<Style, string> = {
     'it turns: the body has not cut into the braid; bond or tape it, or start again with a crimp part',
   reducer: 'it turns: the reducer is not home, or its holes are cold joints',
   washers: 'it turns or slips: the reducer is not hard against the washer; two tools, tighter',
-  gland: 'it slips: the rubber is not squeezed, or the braid does not lie over the top-hat; open it and look',
+  gland:
+    'it slips: the rubber is not squeezed, or the braid does not lie over the clamp sleeve; open it and look',
   corrugated: 'it slips: the ring does not sit on the crest; open it and look',
   compression:
     'it slides: not compressed to its stop, or the mandrel went inside the foil; cut off and start again',

@@ -11,7 +11,7 @@ export const glandStack = ['backnut', 'washer', 'gland'];
 export const topHat = (input: RecipeInput): Step => ({
   id: 'hat',
   name: 'Top-hat',
-  title: 'Slide the top-hat between braid and dielectric',
+  title: 'Slide the clamp sleeve (top-hat) between braid and dielectric',
   how: `Between braid and foil or dielectric. Fold the ${input.small(stretch(input.gauge, 'braid'))} of braid over it and trim to the rim; foil and dielectric flush with the hat.`,
   byTouch:
     'Thin end first under the braid until the rim stops; stroke the braid over it and cut what reaches past the rim.',

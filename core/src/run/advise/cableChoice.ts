@@ -100,7 +100,7 @@ function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, cata
   const judgedDb = receive ? snr.value : lossDb;
   const crossed = legsOf(design, piece, sheet);
   const against: Objection[] = [
-    ...(changed ? [] : [objection('parts', 'no connector parts for these faces fit it')]),
+    ...(changed ? [] : [objection('parts', 'no connector parts of these series fit it')]),
     ...impedanceAgainst(cable, sheet.referenceOhm, receive),
     ...(judgedDb > budgetDb
       ? [

@@ -65,7 +65,7 @@ describe('what the slack still covers', () => {
     const tight = aRun({ pieces: [cable({ lengthM: 12.31 })] });
     expect(snagsOf(tight, 'reach')[0]).toMatchObject({
       level: 'caution',
-      what: 'Reaches, with no cable for a re-make',
+      what: 'Reaches, with no spare for re-terminating',
     });
     const other = fact({ kind: 'end made', endId: 'main.b' });
     expect(snagsOf(tight, 'reach', [about('end made', 1), other])).toEqual([]);
@@ -106,13 +106,13 @@ describe('a failed end makes its cable shorter', () => {
 
   it('nothing lost is no change', () => expect(cut(aRun(), 0).change).toBeUndefined());
 
-  it('where length is phase, a failure is a stop whatever the slack', () => {
+  it('of a piece cut to electrical length, a failure is a stop whatever the slack', () => {
     const phased = aRun({
       pieces: [cable({ lengthM: 12.5, target: { frequencyHz: 145e6, degrees: 3300 } })],
     });
     const { verdict } = cut(phased, REMAKE_M);
     expect(verdict.level).toBe('stop');
-    expect(verdict.text).toContain('phase');
+    expect(verdict.text).toContain('cut to electrical length');
   });
 
   it('a piece that is no assembly is a mistake of the program', () =>

@@ -87,24 +87,27 @@ export function shorten(
   };
 }
 
-const times = (count: number, more = ''): string => `${count}${more} ${count === 1 ? 're-make' : 're-makes'}`;
+const times = (count: number): string => (count === 1 ? 'once' : `${count} times`);
 
 function verdictOf(piece: Assembly, before: Standing, { slack, degrees }: Standing): Shortened['verdict'] {
   const moved = before.degrees.value - degrees.value;
   if (piece.target && moved > 0)
     return {
       level: 'stop',
-      text: `Length is phase here, and this end takes ${moved.toFixed(1)}° off it: measure the piece again, and cut a new one if it is below its target.`,
+      text: `This piece is cut to electrical length, and this end takes ${moved.toFixed(1)}° off it: measure the piece again, and cut a new one if it is below its target.`,
     };
   if (!slack) return { level: 'fine', text: 'No legs are entered, so nothing says how far it has to reach.' };
   if (slack.spareM >= 0)
     return slack.remakes > 0
-      ? { level: 'fine', text: `It still reaches; the slack covers ${times(slack.remakes, ' more')}.` }
-      : { level: 'caution', text: 'It just reaches: no cable is left for another re-make.' };
+      ? {
+          level: 'fine',
+          text: `It still reaches; the slack is enough to re-terminate ${times(slack.remakes)} more.`,
+        }
+      : { level: 'caution', text: 'It just reaches: no spare is left for re-terminating.' };
   if (slack.remakesWithLoops > 0)
     return {
       level: 'caution',
-      text: `It reaches only by giving up loops: ${times(slack.remakesWithLoops)} are left in them.`,
+      text: `It reaches only by giving up loops: with them it can be re-terminated ${times(slack.remakesWithLoops)} more.`,
     };
   return {
     level: 'stop',

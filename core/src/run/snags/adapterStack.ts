@@ -37,7 +37,7 @@ export const adapterStack: SnagRule = (context) => {
       at: first.id,
       distanceM: 0,
       what: `${stack.length} rigid ${stack.length === 1 ? 'piece hangs' : 'pieces hang'} on a small port`,
-      why: `${leverMm} mm of lever on an ${seriesOf(first.left).name} port; about ${LEVER_MM} mm is what it bears.`,
+      why: `${leverMm} mm of lever on an ${seriesOf(first.left).name} port; about ${LEVER_MM} mm is what it takes.`,
       remedies: [...shorter(context, stack), ...pigtail(context, stack)],
       source: 'common practice, no source',
     },

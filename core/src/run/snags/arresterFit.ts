@@ -40,7 +40,7 @@ function others({ piece }: Placed, { catalog, lowHz, topHz, design }: SnagContex
     )
     .map((a) => ({
       title: `Take ${a.name}`,
-      detail: `same faces${a.tubeChangeable ? ` · ${piece.tubeV} V tube` : ''}`,
+      detail: `same connectors${a.tubeChangeable ? ` · ${piece.tubeV} V tube` : ''}`,
       changes: [{ op: 'set piece', piece: { ...piece, arrester: a.id } }],
     }));
 }
@@ -102,7 +102,7 @@ function tube(placed: Placed, { tube: choice, design, catalog }: SnagContext): F
       of: piece.id,
       level: 'note',
       what: `A ${choice.tubeV} V tube would protect better`,
-      why: `The fitted ${piece.tubeV} V tube lets more through; ${choice.tubeV} V already holds ${Math.round(choice.needed.value)} V.`,
+      why: `The fitted ${piece.tubeV} V tube has a higher let-through voltage; ${choice.tubeV} V already holds ${Math.round(choice.needed.value)} V.`,
       remedies,
       source,
     },

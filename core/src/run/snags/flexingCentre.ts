@@ -20,7 +20,7 @@ export const flexingCentre: SnagRule = ({ design, catalog, layout, route, topHz 
           at: piece.id,
           distanceM: Math.max(fromM, span.fromM),
           what: `${cable.name} flexes in ${leg.name}`,
-          why: `Its centre is one solid ${cable.centreMm} mm wire over ${leg.lengthM} m that turn; a stranded one bears it.`,
+          why: `Its centre is one solid ${cable.centreMm} mm wire over ${leg.lengthM} m that turn; a stranded one takes it.`,
           remedies: betterCables(piece, catalog, topHz, ({ centreKind }) => centreKind === 'stranded'),
           source: 'common practice, no source',
         },

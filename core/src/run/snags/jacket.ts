@@ -21,7 +21,7 @@ export function jacketComplaint(
   if (leg.kind === 'duct' && cable.wetDuct !== undefined && cable.wetDuct !== 'yes') {
     return {
       level: 'caution',
-      why: `${cable.jacket} jacket over ${leg.lengthM} m of duct, which fills with water in the end: ${cable.wetDuct === 'no' ? 'it takes up water' : 'it bears it only with care, drained and looked after'}.`,
+      why: `${cable.jacket} jacket over ${leg.lengthM} m of duct, which fills with water in the end: ${cable.wetDuct === 'no' ? 'it takes up water' : 'allowed only with care, drained and looked after'}.`,
     };
   }
   if (leg.zone !== 'dry' && leg.zone !== 'sheltered' && leg.zone !== 'buried' && !cable.uvResistant) {

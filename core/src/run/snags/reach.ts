@@ -56,9 +56,9 @@ export const reach: SnagRule = ({ design, layout, route, practice, facts }) => {
             },
           ]
         : [],
-    source: 'sum of the legs, their slack and the re-makes',
+    source: 'sum of the legs, their slack and the spare',
   } as const;
-  const asked = `The route asks for ${say(route.total.value)} with slack and re-makes; the pieces make ${say(layout.totalM)}.`;
+  const asked = `The route asks for ${say(route.total.value)} with slack and spare; the pieces make ${say(layout.totalM)}.`;
   const snag = (level: Finding['level'], what: string, why: string): Finding[] => [
     { ...shared, level, what, why },
   ];
@@ -67,8 +67,8 @@ export const reach: SnagRule = ({ design, layout, route, practice, facts }) => {
     return snag(
       'caution',
       slack.remakes === 0
-        ? 'Reaches, with no cable for a re-make'
-        : `Reaches, with cable for ${slack.remakes} ${slack.remakes === 1 ? 're-make' : 're-makes'} only`,
+        ? 'Reaches, with no spare for re-terminating'
+        : `Reaches, with spare to re-terminate ${slack.remakes === 1 ? 'once' : `${slack.remakes} times`} only`,
       `${asked} ${slack.endsToMake} ${slack.endsToMake === 1 ? 'end is' : 'ends are'} still to be made.`,
     );
   return longM > SPARE_M + 0.1 * route.total.value

@@ -35,7 +35,7 @@ export const seventyFive: SnagRule = ({ design, catalog, layout, referenceOhm, t
           ? [
               {
                 title: `Use ${fifty.other.name} for ${piece.label}`,
-                detail: 'same faces',
+                detail: 'same connectors',
                 changes: [{ op: 'set piece', piece: fifty.changed }],
               },
             ]

@@ -16,6 +16,9 @@ export interface RulerSamples {
   /** Peak volts and amperes at the place itself. */
   peakV: Float64Array;
   peakA: Float64Array;
+  /** Between these the current ripples along the standing wave, A. */
+  highA: Float64Array;
+  lowA: Float64Array;
   envelopeV: Float64Array;
 }
 
@@ -28,6 +31,8 @@ export const rulerSamples = ({
   netW,
   peakV,
   peakA,
+  highA,
+  lowA,
   envelopeV,
 }: Along): RulerSamples => ({
   frequencyHz,
@@ -36,6 +41,8 @@ export const rulerSamples = ({
   heatLossDb: netW.map((watts) => 10 * Math.log10(netW[0] / watts)),
   peakV,
   peakA,
+  highA,
+  lowA,
   envelopeV,
 });
 

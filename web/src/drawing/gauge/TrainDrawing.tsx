@@ -42,7 +42,7 @@ export function TrainDrawing({
               y={axis - (item.outerMm * scale) / 2}
               width={Math.max(item.lengthMm * scale, 2)}
               height={item.outerMm * scale}
-              fill={confirmed.includes(item.id) ? 'var(--copper)' : 'var(--dielectric)'}
+              fill={confirmed.includes(item.id) ? 'var(--edge)' : 'var(--dielectric)'}
               stroke="var(--ink)"
               strokeWidth={1.5}
             />

@@ -14,6 +14,8 @@ interface Props {
   unit: string;
   distanceM: Float64Array;
   values: Float64Array;
+  /** What ripples faster than it can be drawn is a band between this and `values`. */
+  low?: Float64Array;
   scale: RulerScale;
   width: number;
   height: number;
@@ -37,6 +39,7 @@ export function AlongChart({
   unit,
   distanceM,
   values,
+  low,
   scale,
   width,
   height,
@@ -82,25 +85,7 @@ export function AlongChart({
           {limits.map(({ label, value }) => `${label} ${format(value)}`).join(', ')}
         </text>
       )}
-      <path
-        d={
-          area<number>()
-            .x(x)
-            .y0(y(0))
-            .y1((k) => y(values[k]))(indices) ?? ''
-        }
-        fill="var(--panel)"
-      />
-      <path
-        d={
-          line<number>()
-            .x(x)
-            .y((k) => y(values[k]))(indices) ?? ''
-        }
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth={1.8}
-      />
+      <Curve indices={indices} x={x} y={y} values={values} low={low} />
       <path d={`M${scale.range()[0]} ${y(0)}H${scale.range()[1]}`} stroke="var(--rule)" />
       {shown.map(({ value, label }) => (
         <g key={label}>
@@ -111,11 +96,14 @@ export function AlongChart({
           />
           <text
             x={(scale.range()[0] + scale.range()[1]) / 2}
-            y={y(value) + 14}
+            y={y(value) + 4}
             fontSize={13}
             textAnchor="middle"
             fill="var(--muted)"
             className="figures"
+            stroke="var(--sheet)"
+            strokeWidth={6}
+            paintOrder="stroke"
           >
             {format(value)}
           </text>
@@ -128,6 +116,7 @@ export function AlongChart({
         ]}
         y={y}
         values={values}
+        low={low ?? values}
         format={format}
         bottom={height - 6}
       />
@@ -135,12 +124,45 @@ export function AlongChart({
         <Cursor
           x={scale(cursorM)}
           y={y(values[sampleAt(distanceM, cursorM)])}
-          text={format(values[sampleAt(distanceM, cursorM)])}
+          text={[low, values]
+            .flatMap((one) => (one ? [format(one[sampleAt(distanceM, cursorM)])] : []))
+            .join(' to ')}
           width={width}
           height={height}
         />
       )}
     </svg>
+  );
+}
+
+/** The values over the run, filled down to nothing or to the lower edge of their band. */
+function Curve({
+  indices,
+  x,
+  y,
+  values,
+  low,
+}: {
+  indices: readonly number[];
+  x: (k: number) => number;
+  y: (value: number) => number;
+  values: Float64Array;
+  low: Float64Array | undefined;
+}): ReactNode {
+  const along = (of: Float64Array): string =>
+    line<number>()
+      .x(x)
+      .y((k) => y(of[k]))(indices) ?? '';
+  const filled = area<number>()
+    .x(x)
+    .y0((k) => y(low?.[k] ?? 0))
+    .y1((k) => y(values[k]));
+  return (
+    <>
+      <path d={filled(indices) ?? ''} fill="var(--panel)" />
+      <path d={along(values)} fill="none" stroke="var(--ink)" strokeWidth={1.8} />
+      {low && <path d={along(low)} fill="none" stroke="var(--ink)" strokeWidth={1.2} />}
+    </>
   );
 }
 
@@ -154,6 +176,8 @@ interface EndLabelsProps {
   ends: [Place, Place];
   y: (value: number) => number;
   values: Float64Array;
+  /** Under these nothing is drawn. */
+  low: Float64Array;
   format: (value: number) => string;
   bottom: number;
 }
@@ -170,19 +194,20 @@ const TELLS_PX = 3;
 const halo = { stroke: 'var(--panel)', strokeWidth: 4, paintOrder: 'stroke' };
 
 /** What the curve begins and ends with, written beside it. */
-function EndLabels({ ends: [first, last], y, values, format, bottom }: EndLabelsProps): ReactNode {
+function EndLabels({ ends: [first, last], y, values, low, format, bottom }: EndLabelsProps): ReactNode {
   /** Under the curve; where it runs too low for that, above it. */
-  const under = ({ k }: Place): number =>
-    y(values[k]) + 16 > bottom + 2 ? y(values[k]) - 7 : y(values[k]) + 16;
+  const under = ({ k }: Place): number => (y(low[k]) + 16 > bottom + 2 ? y(values[k]) - 7 : y(low[k]) + 16);
+  const sayAt = ({ k }: Place): string =>
+    low === values ? format(values[k]) : `${format(low[k])} to ${format(values[k])}`;
   return (
     <>
       {Math.abs(y(values[first.k]) - y(0)) > TELLS_PX && (
         <text x={first.x + 4} y={under(first)} fontSize={13} className="figures" {...halo}>
-          {format(values[first.k])}
+          {sayAt(first)}
         </text>
       )}
       <text x={last.x - 4} y={under(last)} fontSize={13} textAnchor="end" className="figures" {...halo}>
-        {format(values[last.k])}
+        {sayAt(last)}
       </text>
     </>
   );

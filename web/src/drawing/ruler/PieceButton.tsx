@@ -27,7 +27,7 @@ export function PieceButton({
     <button
       ref={setNodeRef}
       {...listeners}
-      className={`absolute rounded hover:bg-copper/10 ${isDragging ? 'z-10 cursor-grabbing border-2 border-copper bg-copper/20' : 'cursor-grab'}`}
+      className={`absolute rounded hover:bg-ink/10 ${isDragging ? 'z-10 cursor-grabbing border-2 border-copper bg-copper/20' : 'cursor-grab'}`}
       style={{
         ...target,
         top: y - 13,

@@ -21,7 +21,7 @@ export function Station({
     joint.mating.verdict === 'mates' ? (joint.snag === 'note' ? undefined : joint.snag) : joint.snag;
   return (
     <button
-      className={`relative block w-full rounded border-2 bg-paper text-left hover:border-copper ${selected ? 'border-copper' : level === 'stop' ? 'border-stop' : 'border-rule'}`}
+      className={`relative block w-full rounded border-2 bg-paper text-left hover:border-ink ${selected ? 'border-copper' : level === 'stop' ? 'border-stop' : 'border-rule'}`}
       aria-pressed={selected}
       data-joint={joint.id}
       onClick={() => onSelect(joint.id)}

@@ -7,7 +7,7 @@ const MAX_SHOWN = 100;
 /** How large the ruler is shown, and the way back to the whole run. */
 export function ZoomBar({ view, aroundM }: { view: RulerView; aroundM: number | undefined }): ReactNode {
   const tool =
-    'grid size-8 place-items-center rounded border border-transparent hover:border-copper disabled:text-rule';
+    'grid size-8 place-items-center rounded border border-transparent hover:border-ink disabled:text-rule';
   const { magnification: m } = view;
   return (
     <div role="group" aria-label="Zoom of the ruler" className="flex items-center gap-1">

@@ -73,7 +73,7 @@ function Working({ card, end, work }: { card: Card; end: EndSheet; work: BatchIn
           <button className="button" onClick={work.drop}>
             Another batch
           </button>
-          <Link className="button button-copper" to={`/runs/${id}/make`}>
+          <Link className="button button-primary" to={`/runs/${id}/make`}>
             Back to Make
           </Link>
         </p>

@@ -81,11 +81,11 @@ function Piece({
     );
   const done = isDone(batch, step, piece);
   return (
-    <div className={`rounded border-2 p-2 ${done ? 'border-copper' : isNext ? 'border-ink' : 'border-rule'}`}>
+    <div className={`rounded border-2 p-2 ${done ? 'border-lake' : isNext ? 'border-ink' : 'border-rule'}`}>
       <label className="flex min-h-11 cursor-pointer items-center gap-3">
         <input
           type="checkbox"
-          className="size-6 accent-copper"
+          className="size-6 accent-ink"
           aria-label={`Piece ${piece}`}
           checked={done}
           onChange={() => work.toggle(piece)}

@@ -1,5 +1,5 @@
 import { routes, type JobSummary } from '@kobran/contract';
-import { FilePlus2, Search, Upload } from 'lucide-react';
+import { FilePlus2, Search, Upload, MoreHorizontal } from 'lucide-react';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
@@ -7,6 +7,7 @@ import { call, messageOf, Unreachable } from '../../store/client.js';
 import { useChange, useJob, useJobs } from '../../store/queries.js';
 import { Message } from '../../ui/Message.js';
 import { TopBar } from '../../frame/TopBar.js';
+import { Menu } from '../../ui/Menu.js';
 import { RunRow } from './RunRow.js';
 import { useDeletion } from './useDeletion.js';
 
@@ -76,12 +77,6 @@ function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
       <div className="flex flex-wrap items-baseline gap-x-3 gap-y-2 border-b-2 border-ink pb-1">
         <h2 className="text-lg font-bold">{job.name}</h2>
         <p className="basis-full text-muted sm:flex-1 sm:basis-0">{job.site}</p>
-        <button
-          className="text-sm text-muted underline underline-offset-4 hover:text-stop"
-          onClick={() => remove('job', job.id, job.name)}
-        >
-          Delete job
-        </button>
         <Link className="button" to={`/jobs/${job.id}/reels`}>
           Reels<span className="sr-only"> and cutting plan of {job.name}</span>
         </Link>
@@ -89,8 +84,21 @@ function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
           Practice<span className="sr-only"> of {job.name}</span>
         </Link>
         <Link className="button" to={`/jobs/${job.id}/new`}>
-          New run from two ports
+          New run
         </Link>
+        <Menu
+          label={`More for ${job.name}`}
+          align="end"
+          className="grid size-9 place-items-center self-center rounded hover:bg-panel"
+          trigger={<MoreHorizontal size={18} aria-hidden />}
+          items={[
+            {
+              label: 'Delete the job',
+              hint: 'with its runs; it can be brought back',
+              act: () => remove('job', job.id, job.name),
+            },
+          ]}
+        />
       </div>
       <ul>
         {runs.map((run) => (
@@ -147,7 +155,7 @@ function NewJob(): ReactNode {
         value={name}
         onChange={({ target }) => setName(target.value)}
       />
-      <button className="button button-copper" disabled={create.isPending}>
+      <button className="button button-primary" disabled={create.isPending}>
         Make it
       </button>
     </form>
@@ -168,7 +176,7 @@ function ImportJob(): ReactNode {
     );
   };
   return (
-    <label className="button focus-within:outline-3 focus-within:outline-copper">
+    <label className="button focus-within:outline-3 focus-within:outline-ink">
       <Upload size={16} aria-hidden /> Import a job file
       <input
         type="file"

@@ -1,5 +1,6 @@
 import type { RunDocument } from '@kobran/contract';
 import { checkReferences, counted, evaluate, formatLength, type Practice, type Sheet } from '@kobran/core';
+import { MoreHorizontal } from 'lucide-react';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../../ui/Preferences.js';
@@ -7,6 +8,7 @@ import { rulerScale } from '../../drawing/ruler/scale.js';
 import { useWidth } from '../../ui/useWidth.js';
 import { useFacts } from '../../store/Device.js';
 import { useCatalog } from '../../store/Shop.js';
+import { Menu } from '../../ui/Menu.js';
 import { SnagMark, snagColour } from '../../ui/SnagMark.js';
 import { StateMark } from '../../ui/StateMark.js';
 import { useDeletion } from './useDeletion.js';
@@ -42,7 +44,7 @@ function RunLine({ run, practice }: { run: RunDocument; practice: Practice }): R
         <p className="flex flex-wrap items-baseline gap-x-3">
           <Link
             to={`/runs/${run.id}/plan`}
-            className="font-bold underline decoration-rule underline-offset-4 hover:decoration-copper"
+            className="font-bold underline decoration-rule underline-offset-4 hover:decoration-ink"
           >
             {run.design.name}
           </Link>
@@ -75,18 +77,24 @@ function RunLine({ run, practice }: { run: RunDocument; practice: Practice }): R
         )}
         <p className="mt-1 flex items-baseline justify-between gap-2">
           <Link
-            className="font-semibold text-copper underline underline-offset-4"
+            className="font-semibold underline underline-offset-4"
             to={`/runs/${run.id}/${sheet.next.stage}${sheet.next.at ? `?at=${sheet.next.at}` : ''}`}
           >
             {sheet.next.text}
           </Link>
-          <button
-            className="shrink-0 text-sm text-muted underline underline-offset-4 hover:text-stop"
-            aria-label={`Delete ${run.design.name}`}
-            onClick={() => remove('run', run.id, run.design.name)}
-          >
-            Delete
-          </button>
+          <Menu
+            label={`More for ${run.design.name}`}
+            align="end"
+            className="grid size-8 shrink-0 place-items-center rounded hover:bg-panel"
+            trigger={<MoreHorizontal size={18} aria-hidden />}
+            items={[
+              {
+                label: 'Delete',
+                hint: 'it can be brought back',
+                act: () => remove('run', run.id, run.design.name),
+              },
+            ]}
+          />
         </p>
       </div>
     </li>

@@ -61,7 +61,7 @@ function Chooser({ piece, assemblies }: { piece: Assembly; assemblies: readonly 
         {choice.basis === 'price'
           ? 'Cheapest by the shop’s prices.'
           : 'Thinnest stands for cheapest: not every cable has a price in the shop’s catalogue.'}{' '}
-        Beyond the knee, more copper buys little.
+        Beyond the best value, more copper buys little.
       </p>
       <div className="mt-2 flex flex-wrap items-end gap-4">
         <div className="w-72">

@@ -56,7 +56,7 @@ export function CalibrateScreen(): ReactNode {
             type="range"
             aria-label="Size of the outline"
             aria-valuetext={`${Math.round(longPx)} pixels long`}
-            className="min-w-40 flex-1 accent-copper"
+            className="min-w-40 flex-1 accent-ink"
             min={150}
             max={1200}
             step={0.5}
@@ -69,7 +69,7 @@ export function CalibrateScreen(): ReactNode {
           <button className="button min-h-11" onClick={() => nudge(LARGE_STEP_PX)}>
             Much larger
           </button>
-          <button className="button button-copper min-h-11" onClick={keep}>
+          <button className="button button-primary min-h-11" onClick={keep}>
             It fits, keep it
           </button>
         </div>
@@ -92,7 +92,7 @@ export function CalibrateScreen(): ReactNode {
               height={box.height}
               rx={(3.18 * longPx) / ID1_CARD_MM.width}
               fill="var(--paper)"
-              stroke="var(--copper)"
+              stroke="var(--ink)"
               strokeWidth={2}
             />
             <text x={box.width / 2} y={box.height / 2} textAnchor="middle" fontSize={15}>

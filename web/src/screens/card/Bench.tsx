@@ -137,19 +137,19 @@ function Gauge({
       </p>
       <p className="flex flex-wrap gap-x-5 px-4 pt-0.5">
         {scale === undefined ? (
-          <Link className="min-h-9 py-1.5 underline underline-offset-4 hover:text-copper" to="/calibrate">
+          <Link className="min-h-9 py-1.5 underline underline-offset-4 hover:decoration-2" to="/calibrate">
             Make it life-size: calibrate this screen once
           </Link>
         ) : (
           <button
-            className="min-h-9 underline underline-offset-4 hover:text-copper"
+            className="min-h-9 underline underline-offset-4 hover:decoration-2"
             onClick={() => set({ card: { ...how, lifeSize: !how.lifeSize } })}
           >
             {lifeSize ? 'Large instead of life-size' : 'Life-size'}
           </button>
         )}
         <a
-          className="min-h-9 py-1.5 underline underline-offset-4 hover:text-copper"
+          className="min-h-9 py-1.5 underline underline-offset-4 hover:decoration-2"
           href={pathOf(routes.printGauges, { id, query: { end: end.id, units } })}
           target="_blank"
           rel="noreferrer"
@@ -224,7 +224,7 @@ function PartsInOrder({
             <span>
               <span className="font-semibold">{name}</span>
               {direction && <span className="text-muted">, {direction}</span>}
-              {confirmed.includes(id) && <span className="font-semibold text-copper"> · on the cable</span>}
+              {confirmed.includes(id) && <span className="font-semibold text-lake"> · on the cable</span>}
             </span>
           </li>
         ))}

@@ -47,7 +47,7 @@ export function CardOptions({
         <Tick label="A tap anywhere goes on" checked={how.tap} onChange={(tap) => choose({ tap })} />
         <Pedal pedal={how.pedal} onChange={(pedal) => choose({ pedal })} />
         <p className="mt-1">
-          <Link className="underline underline-offset-4 hover:text-copper" to="/calibrate">
+          <Link className="underline underline-offset-4 hover:decoration-2" to="/calibrate">
             {screen ? 'Calibrate this screen again' : 'Calibrate this screen for life-size gauges'}
           </Link>
         </p>
@@ -77,7 +77,7 @@ function Pedal({ pedal, onChange }: { pedal: string; onChange: (code: string) =>
       </button>
       <span role="status">{pedal === '' ? 'No pedal yet' : `Pedal: ${pedal}`}</span>
       {pedal !== '' && (
-        <button className="underline underline-offset-4 hover:text-copper" onClick={() => onChange('')}>
+        <button className="underline underline-offset-4 hover:decoration-2" onClick={() => onChange('')}>
           Forget it
         </button>
       )}

@@ -33,7 +33,7 @@ export function HeatTimer({ seconds, starts }: { seconds: number; starts: number
       <button className="button min-h-11" onClick={start}>
         Count {seconds} s of heat <kbd className="key">C</kbd>
       </button>
-      <p role="timer" aria-live="assertive" className="figures text-2xl font-bold text-copper">
+      <p role="timer" aria-live="assertive" className="figures text-2xl font-bold">
         {left === undefined ? '' : left === 0 ? 'Heat off' : left}
       </p>
     </div>

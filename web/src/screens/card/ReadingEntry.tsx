@@ -82,7 +82,7 @@ export function ReadingEntry({
             {doubt.question}
           </p>
           <div className="mt-2 flex flex-wrap gap-3">
-            <button className="button button-copper min-h-11" onClick={() => settle(doubt.meant)}>
+            <button className="button button-primary min-h-11" onClick={() => settle(doubt.meant)}>
               Yes, {formatResistance(doubt.meant)}
             </button>
             <button className="button min-h-11" onClick={() => settle(doubt.value)}>

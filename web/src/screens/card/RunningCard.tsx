@@ -214,13 +214,13 @@ function Head({
       </p>
       <p className="flex flex-wrap gap-x-5">
         <button
-          className="min-h-9 text-muted underline underline-offset-4 hover:text-copper"
+          className="min-h-9 text-muted underline underline-offset-4 hover:decoration-2"
           onClick={onOptions}
         >
           Options{modes === '' ? '' : `: ${modes}`} <kbd className="key hidden md:inline">O</kbd>
         </button>
         <button
-          className="min-h-9 text-muted underline underline-offset-4 hover:text-copper"
+          className="min-h-9 text-muted underline underline-offset-4 hover:decoration-2"
           onClick={onLeave}
         >
           <span className="hidden md:inline">Esc leaves, nothing is lost</span>
@@ -244,7 +244,7 @@ function Ways({
   return (
     <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-sheet pb-2 md:grid-cols-[minmax(0,3fr)_repeat(3,minmax(0,1fr))]">
       <button
-        className="col-span-3 flex min-h-20 items-center justify-between gap-3 rounded bg-copper px-6 text-left text-xl font-bold text-on-copper md:col-span-1"
+        className="col-span-3 flex min-h-20 items-center justify-between gap-3 rounded bg-ink px-6 text-left text-xl font-bold text-on-ink md:col-span-1"
         onClick={inWork.goOn}
       >
         {inWork.label}

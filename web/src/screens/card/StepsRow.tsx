@@ -15,7 +15,7 @@ export function StepsRow({ card, at }: { card: Card; at: number }): ReactNode {
               </span>
             </>
           )}
-          <span className={`block h-1.5 ${k < at ? 'bg-copper' : k === at ? 'bg-copper/50' : 'bg-rule'}`} />
+          <span className={`block h-1.5 ${k < at ? 'bg-ink' : k === at ? 'bg-muted' : 'bg-rule'}`} />
           <span className={`hidden truncate text-sm md:block ${k === at ? 'font-bold' : 'text-muted'}`}>
             {name}
           </span>

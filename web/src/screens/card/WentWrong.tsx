@@ -83,7 +83,7 @@ function FailureForm({
             <input
               type="radio"
               name="cause"
-              className="size-5 accent-copper"
+              className="size-5 accent-ink"
               checked={cause === one}
               onChange={() => setCause(one)}
             />
@@ -111,7 +111,7 @@ function FailureForm({
         </p>
       </div>
       <div className="mt-4 flex flex-wrap gap-3">
-        <button className="button button-copper min-h-11" onClick={give(() => onFailed(what, lostM))}>
+        <button className="button button-primary min-h-11" onClick={give(() => onFailed(what, lostM))}>
           Log the failure, begin again
         </button>
         <button className="button min-h-11" onClick={give(() => onDeviation(what))}>

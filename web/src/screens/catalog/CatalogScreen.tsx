@@ -46,7 +46,7 @@ export function CatalogScreen(): ReactNode {
               key={one}
               to={`/catalog/${one}`}
               className={({ isActive }) =>
-                `px-3 py-1.5 ${isActive || (one === kind && !asked) ? 'bg-ink font-semibold text-sheet' : 'hover:text-copper'}`
+                `px-3 py-1.5 ${isActive || (one === kind && !asked) ? 'bg-ink font-semibold text-sheet' : 'hover:bg-panel'}`
               }
             >
               {kindNames[one].many}
@@ -147,8 +147,8 @@ function Exchange(): ReactNode {
       >
         <Download size={16} aria-hidden /> JSON
       </button>
-      <label className="button focus-within:outline-3 focus-within:outline-copper">
-        <Upload size={16} aria-hidden /> Bring in a file
+      <label className="button focus-within:outline-3 focus-within:outline-ink">
+        <Upload size={16} aria-hidden /> Import a file
         <input
           type="file"
           accept=".csv,.json,text/csv,application/json"
@@ -180,7 +180,7 @@ function Exchange(): ReactNode {
           </ul>
           <div className="mt-2 flex gap-2">
             <button
-              className="button button-copper"
+              className="button button-primary"
               disabled={looked.fresh.length === 0}
               onClick={() =>
                 void importEntries(looked.fresh).then((done) => {
@@ -190,7 +190,7 @@ function Exchange(): ReactNode {
                 })
               }
             >
-              Bring them in
+              Import them
             </button>
             <button className="button" onClick={() => setLooked(undefined)}>
               Leave it

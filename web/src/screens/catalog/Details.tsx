@@ -58,7 +58,7 @@ export function Details({ kind, id }: { kind: Kind; id: string | undefined }): R
 function Missing({ kind, id }: { kind: Kind; id: string }): ReactNode {
   return (
     <p className="text-lg">
-      There is no {kindNames[kind].one} “{id}”. It may have been taken away; find another in the list.
+      There is no {kindNames[kind].one} “{id}”. It may have been deleted; find another in the list.
     </p>
   );
 }
@@ -109,7 +109,7 @@ function EntryDetails({ entry }: { entry: ShopEntry }): ReactNode {
   const takeAway = async (): Promise<void> => {
     if (!(await remove(entry))) return;
     void navigate(`/catalog/${kind}`);
-    toast(`${name} is taken away`, { action: { label: 'Bring it back', onClick: () => void put(entry) } });
+    toast(`${name} is deleted`, { action: { label: 'Undo', onClick: () => void put(entry) } });
   };
   return (
     <section aria-label={name}>
@@ -122,11 +122,11 @@ function EntryDetails({ entry }: { entry: ShopEntry }): ReactNode {
         </h2>
         <div className="flex gap-2">
           <button className="button" onClick={() => setEditing(true)}>
-            <Pencil size={16} aria-hidden /> {isOwn ? 'Change' : 'Write over for this shop'}
+            <Pencil size={16} aria-hidden /> {isOwn ? 'Change' : 'Edit for this shop'}
           </button>
           {isOwn && (
             <button className="button" onClick={() => void takeAway()}>
-              <Trash2 size={16} aria-hidden /> Take away
+              <Trash2 size={16} aria-hidden /> Delete
             </button>
           )}
         </div>

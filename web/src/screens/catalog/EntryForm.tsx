@@ -47,7 +47,9 @@ export function EntryForm({
     <section aria-label={isNew ? `New ${kindNames[kind].one}` : `Change ${checked.name}`}>
       <h2 className="text-lg font-bold">{isNew ? `Your own ${kindNames[kind].one}` : checked.name}</h2>
       {isNew && (
-        <p className="text-muted">It begins with figures near at hand; write over them from its sheet.</p>
+        <p className="text-muted">
+          It begins with figures near at hand; replace them with those of its sheet.
+        </p>
       )}
       <div className="mt-2 rounded border border-rule bg-paper p-2">
         {checked.sketch ? (
@@ -67,7 +69,7 @@ export function EntryForm({
         </ul>
       )}
       <div className="mt-4 flex gap-2">
-        <button className="button button-copper min-h-11" disabled={busy} onClick={() => void keep()}>
+        <button className="button button-primary min-h-11" disabled={busy} onClick={() => void keep()}>
           Keep it
         </button>
         <button className="button min-h-11" onClick={onLeave}>

@@ -83,7 +83,7 @@ function Meeting({ face, code }: { face: Face; code: string }): ReactNode {
       <h3 className="border-b-2 border-ink font-bold">When it meets…</h3>
       <div className="mt-2 grid gap-4 sm:grid-cols-2">
         <div>
-          <Choice label="Another face" value={with_} options={faceOptions} onChange={setWith} />
+          <Choice label="Another connector" value={with_} options={faceOptions} onChange={setWith} />
           <p className={`mt-3 text-lg font-bold ${passes ? '' : 'text-stop'}`}>{verdict}</p>
           <p>{reason}</p>
           <p className="text-muted">{todo}</p>

@@ -40,7 +40,7 @@ export function Figures({ entry }: { entry: ShopEntry }): ReactNode {
       return (
         <Rows
           rows={[
-            ['Face', <FaceLink key="face" code={part.face} />],
+            ['Connector', <FaceLink key="face" code={part.face} />],
             [
               'Pins',
               part.pins
@@ -70,7 +70,7 @@ export function Figures({ entry }: { entry: ShopEntry }): ReactNode {
       return (
         <Rows
           rows={[
-            ['Faces', adapter.faces.map((code, k) => <FaceLink key={k} code={code} />)],
+            ['Connectors', adapter.faces.map((code, k) => <FaceLink key={k} code={code} />)],
             ['Form', adapter.form],
             ...deviceRows(adapter),
             ['Length', mm(adapter.lengthMm)],
@@ -149,7 +149,7 @@ function CableFigures({ cable, mm }: { cable: Cable; mm: (value: number) => stri
         ['These are good to', `± ${percent(lossToleranceOf(cable))}, at 20 °C`],
         ['Highest voltage', `${cable.peakRfV} V peak at radio frequency`],
         ['Bend radius', `${mm(cable.bendOnceMm)} once, ${mm(cable.bendRepeatedMm)} flexed`],
-        ['Jacket', `${cable.jacket}, to ${cable.maxJacketC} °C${cable.uvResistant ? ', bears the sun' : ''}`],
+        ['Jacket', `${cable.jacket}, to ${cable.maxJacketC} °C${cable.uvResistant ? ', UV-resistant' : ''}`],
         ['Direct burial', cable.directBurial],
         ['In a duct with water', cable.wetDuct ?? 'not known'],
         ['Stands salt', cable.salt ?? 'not known'],

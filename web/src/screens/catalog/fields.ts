@@ -84,7 +84,7 @@ export const fields: Record<OwnKind, Field[]> = {
       type: 'choice',
       options: ['tinned throughout', 'shield only', 'no'],
     },
-    { key: 'uvResistant', label: 'The jacket bears the sun', type: 'flag' },
+    { key: 'uvResistant', label: 'UV-resistant jacket', type: 'flag' },
     { key: 'maxJacketC', label: 'Hottest jacket, °C', type: 'number' },
     { key: 'innerOhmPerKm', label: 'Centre, ohm per km', type: 'number' },
     { key: 'outerOhmPerKm', label: 'Shield, ohm per km', type: 'number' },
@@ -98,7 +98,7 @@ export const fields: Record<OwnKind, Field[]> = {
   ],
   part: [
     name,
-    { key: 'face', label: 'Face', type: 'face' },
+    { key: 'face', label: 'Connector', type: 'face' },
     { key: 'style', label: 'Takes hold by', type: 'choice', options: styleIds },
     { key: 'bodyBoreMm', label: 'Bore over the dielectric', type: 'mm or none' },
     { key: 'neckOuterMm', label: 'Neck, outside', type: 'mm or none' },
@@ -117,8 +117,8 @@ export const fields: Record<OwnKind, Field[]> = {
   ],
   adapter: [
     name,
-    { key: 'faces.0', label: 'One face', type: 'face' },
-    { key: 'faces.1', label: 'Other face', type: 'face' },
+    { key: 'faces.0', label: 'One connector', type: 'face' },
+    { key: 'faces.1', label: 'Other connector', type: 'face' },
     { key: 'form', label: 'Form', type: 'choice', options: adapterForms },
     { key: 'lengthMm', label: 'Length', type: 'mm' },
     { key: 'massG', label: 'Mass, g', type: 'number' },

@@ -9,7 +9,7 @@ export type OwnKind = Exclude<ShopKind, 'stock' | 'reel'>;
 export const isOwnKind = (kind: Kind): kind is OwnKind => kind !== 'face' && kind !== 'arrester';
 
 export const kindNames: Record<Kind, { one: string; many: string }> = {
-  face: { one: 'face', many: 'Faces' },
+  face: { one: 'connector', many: 'Connectors' },
   cable: { one: 'cable', many: 'Cables' },
   part: { one: 'connector part', many: 'Parts' },
   adapter: { one: 'adapter or device', many: 'Adapters, devices' },

@@ -77,7 +77,7 @@ function LayOnBench({
   return (
     <p className="mt-3">
       <button
-        className="min-h-9 text-sm underline underline-offset-4 hover:text-copper"
+        className="min-h-9 text-sm underline underline-offset-4 hover:decoration-2"
         disabled={busy !== undefined}
         onClick={() =>
           run('laying', () =>
@@ -133,7 +133,7 @@ function Reading({
       <p className="mt-2 flex flex-wrap gap-2">
         {toCutM !== undefined && (
           <button
-            className="button button-copper"
+            className="button button-primary"
             disabled={busy !== undefined}
             onClick={() => run('cutting', () => instruments.touch({ cableM: toCutM }))}
           >
@@ -141,7 +141,7 @@ function Reading({
           </button>
         )}
         <button
-          className={`button ${calibrated && toCutM === undefined ? 'button-copper' : ''}`}
+          className={`button ${calibrated && toCutM === undefined ? 'button-primary' : ''}`}
           disabled={busy !== undefined || !calibrated || nowM === undefined}
           onClick={() => nowM !== undefined && run('reading', () => read(nowM))}
         >

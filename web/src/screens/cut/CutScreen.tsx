@@ -100,7 +100,7 @@ function Piece({ cut }: { cut: Cut }): ReactNode {
         <Target pieceId={cut.pieceId} />
         {!cut.done && (
           <button
-            className="button button-copper mt-3"
+            className="button button-primary mt-3"
             onClick={() => writer.add({ kind: 'cut', pieceId: cut.pieceId, lengthM: cut.cut.value })}
           >
             Mark as cut
@@ -122,7 +122,7 @@ function Target({ pieceId }: { pieceId: string }): ReactNode {
   if (!target) {
     return (
       <button
-        className="mt-2 mr-4 text-sm underline underline-offset-4 hover:text-copper"
+        className="mt-2 mr-4 text-sm underline underline-offset-4 hover:decoration-2"
         onClick={() => set({ degrees: 90, frequencyHz: sheet.topHz })}
       >
         Cut to electrical length
@@ -171,7 +171,7 @@ function Target({ pieceId }: { pieceId: string }): ReactNode {
         />
       </div>
       <button
-        className="col-span-2 justify-self-start text-sm underline underline-offset-4 hover:text-copper"
+        className="col-span-2 justify-self-start text-sm underline underline-offset-4 hover:decoration-2"
         onClick={() => set(undefined)}
       >
         Length does not matter after all
@@ -204,10 +204,10 @@ function CutDrawing({ cut }: { cut: Cut }): ReactNode {
             <path key={x} d={`M${x} 18V84`} stroke="var(--edge)" strokeDasharray="7 3 2 3" />
           ))}
           {[cutX, width - cutX].map((x) => (
-            <path key={x} d={`M${x} 36V98`} stroke="var(--copper)" strokeWidth={2} />
+            <path key={x} d={`M${x} 36V98`} stroke="var(--ink)" strokeWidth={2} />
           ))}
           <path d={`M${planeX} 24H${width - planeX}`} stroke="var(--ink)" />
-          <path d={`M${cutX} 90H${width - cutX}`} stroke="var(--copper)" />
+          <path d={`M${cutX} 90H${width - cutX}`} stroke="var(--ink)" />
           <text x={width / 2} y={19} fontSize={13} textAnchor="middle" className="figures">
             finished {finished}
           </text>
@@ -218,7 +218,7 @@ function CutDrawing({ cut }: { cut: Cut }): ReactNode {
             fontWeight={700}
             textAnchor="middle"
             className="figures"
-            fill="var(--copper)"
+            fill="var(--ink)"
           >
             cut {off}
           </text>

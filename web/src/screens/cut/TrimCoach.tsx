@@ -176,12 +176,12 @@ function Doubted({
     <>
       <p className="mt-2 flex flex-wrap items-center gap-3">
         {order !== undefined && (
-          <button className="button button-copper" onClick={() => onKeep({ ...reading, order })}>
+          <button className="button button-primary" onClick={() => onKeep({ ...reading, order })}>
             Yes, number {order}
           </button>
         )}
         {ownVelocity !== undefined && lotName !== '' && (
-          <button className="button button-copper" onClick={() => onKeep(reading, true)}>
+          <button className="button button-primary" onClick={() => onKeep(reading, true)}>
             Both readings agree: take velocity factor {ownVelocity.toFixed(3)} for lot {lotName}
           </button>
         )}
@@ -213,7 +213,7 @@ function Advice({ advice }: { advice: TrimAdvice }): ReactNode {
         return [
           `Cut ${mm(advice.cutM)} off: ${m(advice.lengthM)} is left`,
           `Trim to ${formatFrequency(advice.trimToHz)}, then stop. Too long by ${left(advice.residual)}. ${advice.first ? 'Of a first reading only 80 % is cut.' : 'What the reading and the hand may err is kept.'}`,
-          'text-copper',
+          'text-ink',
         ];
       case 'done':
         return ['Done: fit the second connector', `Left over: ${left(advice.residual)}.`, 'text-lake'];
@@ -293,7 +293,7 @@ function Entry({
         onChange={(to) => setOrder(Number(to))}
       />
       <button
-        className="button button-copper min-h-9"
+        className="button button-primary min-h-9"
         disabled={!ready}
         onClick={() => ready && onRead({ lengthM, frequencyHz, far, order })}
       >

@@ -36,7 +36,7 @@ export function HandoverScreen(): ReactNode {
             Waiting for the server before the file can be exported
           </p>
         ) : (
-          <a className="button button-copper" href={pathOf(routes.exportJob, { id: jobId })} download>
+          <a className="button button-primary" href={pathOf(routes.exportJob, { id: jobId })} download>
             <Download size={18} aria-hidden /> Export the job as a file
           </a>
         )}

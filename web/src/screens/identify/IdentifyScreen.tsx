@@ -221,7 +221,7 @@ function Narrowed({ candidates }: { candidates: readonly Candidate[] }): ReactNo
             <p className="text-sm font-semibold">{faceInFull(face)}</p>
             <p className="flex items-center gap-2 text-sm text-muted">
               <span aria-hidden="true" className="h-1.5 flex-1 bg-panel">
-                <span className="block h-1.5 bg-copper" style={{ width: `${probability * 100}%` }} />
+                <span className="block h-1.5 bg-ink" style={{ width: `${probability * 100}%` }} />
               </span>
               {probability >= 0.995 ? '>99' : Math.round(probability * 100)} %
             </p>

@@ -185,7 +185,7 @@ function PutOn({ instruments, isEmpty }: { instruments: Instruments; isEmpty: bo
           onChange={setMade}
         />
         <button
-          className="button button-copper min-h-11"
+          className="button button-primary min-h-11"
           disabled={!run || busy !== undefined}
           onClick={() =>
             run &&

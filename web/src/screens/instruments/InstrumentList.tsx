@@ -70,7 +70,7 @@ function Row({
         )}
       </span>
       <button
-        className="min-h-9 text-sm underline underline-offset-4 hover:text-copper"
+        className="min-h-9 text-sm underline underline-offset-4 hover:decoration-2"
         disabled={busy !== undefined}
         aria-label={`Ask ${name} what it is`}
         onClick={() =>
@@ -135,7 +135,7 @@ function Connect({ instruments }: { instruments: Instruments }): ReactNode {
           onChange={setPort}
         />
         <button
-          className="button button-copper min-h-9"
+          className="button button-primary min-h-9"
           disabled={busy !== undefined}
           onClick={() =>
             run('connecting', async () => {

@@ -40,7 +40,7 @@ function OhmMeter({ meter }: { meter: KnownInstrument }): ReactNode {
       </p>
       <p className="mt-2 flex gap-2">
         <button
-          className="button button-copper"
+          className="button button-primary"
           disabled={busy !== undefined}
           onClick={() =>
             run('reading', async () => {
@@ -84,7 +84,7 @@ function Power({ meters }: { meters: KnownInstrument }): ReactNode {
           <PowerField label="Forward" value={powerW} onChange={setPower} />
         </div>
         <button
-          className="button button-copper min-h-9"
+          className="button button-primary min-h-9"
           disabled={busy !== undefined}
           onClick={() =>
             run('keying', async () =>

@@ -93,7 +93,7 @@ export function KitScreen(): ReactNode {
                   </button>
                 ) : (
                   <button
-                    className="button button-copper min-h-11"
+                    className="button button-primary min-h-11"
                     disabled={pairings.length === 0}
                     onClick={() => start({ pairings, own, limits: { most, allForms } })}
                   >

@@ -54,7 +54,7 @@ export function PairingTable({ radios, antennas, meets, dropped, onToggle }: Pro
                       {meets(radio, antenna) ? (
                         <input
                           type="checkbox"
-                          className="size-6 accent-copper"
+                          className="size-6 accent-ink"
                           aria-label={`${radio.name} to ${antenna.name}`}
                           checked={!dropped.has(key)}
                           onChange={({ target }) => onToggle([key], target.checked)}
@@ -71,7 +71,7 @@ export function PairingTable({ radios, antennas, meets, dropped, onToggle }: Pro
                   {row.length > 0 && (
                     <input
                       type="checkbox"
-                      className="size-6 accent-copper"
+                      className="size-6 accent-ink"
                       aria-label={`${radio.name} to all`}
                       checked={allOn}
                       onChange={() => onToggle(row, !allOn)}

@@ -104,8 +104,8 @@ function Measured({
   };
   return (
     <div>
-      <label className="button relative cursor-pointer focus-within:outline-3 focus-within:outline-copper">
-        Bring in .s1p
+      <label className="button relative cursor-pointer focus-within:outline-3 focus-within:outline-ink">
+        Import .s1p
         <input
           type="file"
           accept=".s1p,.S1P,.txt"

@@ -57,9 +57,10 @@ export function Charts({ sheet, ruler, scale, width, cursorM, onCursor }: Props)
         <AlongChart
           {...shared}
           title="Current"
-          unit="peak at the place, forward power"
-          summary={`At most ${amperes(Math.max(...ruler.peakA))}, at the antenna ${amperes(ruler.peakA.at(-1) ?? 0)}.`}
-          values={ruler.peakA}
+          unit="peak, between least and largest of the standing wave"
+          summary={`At most ${amperes(Math.max(...ruler.highA))}; about the antenna it ripples from ${amperes(ruler.lowA.at(-1) ?? 0)} to ${amperes(ruler.highA.at(-1) ?? 0)}.`}
+          values={ruler.highA}
+          low={ruler.lowA}
           format={amperes}
         />
       )}

@@ -33,7 +33,7 @@ export function Ends({
           key={id}
           aria-pressed={selected === id}
           onClick={() => onSelect(id)}
-          className={`rounded border-2 px-2 py-0.5 text-sm hover:border-copper ${selected === id ? 'border-copper' : 'border-transparent'}`}
+          className={`rounded border-2 px-2 py-0.5 text-sm hover:border-ink ${selected === id ? 'border-copper' : 'border-transparent'}`}
         >
           <span className="text-muted">{label} </span>
           <span className="font-semibold underline decoration-rule underline-offset-4">{text}</span>

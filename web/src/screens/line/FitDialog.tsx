@@ -62,10 +62,10 @@ function Ways({ joint, onClose }: { joint: JointSheet; onClose: () => void }): R
           <li key={way.title}>
             <button
               {...(k === 0 ? { ref: first } : {})}
-              className={`grid w-full grid-cols-[1.5rem_1fr] gap-x-2 rounded border-2 bg-paper px-3 py-2 text-left hover:border-copper sm:grid-cols-[1.5rem_1fr_auto] ${k === 0 && way.passes ? 'border-copper' : 'border-rule'}`}
+              className={`grid w-full grid-cols-[1.5rem_1fr] gap-x-2 rounded border-2 bg-paper px-3 py-2 text-left hover:border-ink sm:grid-cols-[1.5rem_1fr_auto] ${k === 0 && way.passes ? 'border-copper' : 'border-rule'}`}
               onClick={() => take(way)}
             >
-              <span aria-hidden="true" className="figures font-bold text-copper">
+              <span aria-hidden="true" className="figures font-bold text-muted">
                 {k + 1}
               </span>
               <span>

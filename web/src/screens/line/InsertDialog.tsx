@@ -88,7 +88,7 @@ export function InsertDialog({
             <input
               type="radio"
               name="kind"
-              className="accent-copper"
+              className="accent-ink"
               checked={one.kind === shown}
               onChange={() => setKind(one.kind)}
             />

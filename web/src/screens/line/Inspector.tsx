@@ -40,7 +40,7 @@ export function Inspector({
             : (placed?.name ?? { radio: 'Radio', antenna: 'Antenna', service: 'Service' }[selected])}
         </h2>
         <button
-          className="grid size-8 place-items-center rounded hover:text-copper"
+          className="grid size-8 place-items-center rounded hover:bg-panel"
           aria-label="Close"
           onClick={onClose}
         >

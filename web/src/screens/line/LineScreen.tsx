@@ -108,7 +108,7 @@ export function LineScreen(): ReactNode {
         </div>
         <section className="mt-2 px-3">
           <h2 className="font-bold">
-            Snags <span className="font-normal text-muted">{counted(sheet.snags)}</span>
+            Problems <span className="font-normal text-muted">{counted(sheet.snags)}</span>
           </h2>
           <SnagList snags={sheet.snags} onPick={pick} />
         </section>
@@ -141,7 +141,7 @@ function Tool({
   onClick: () => void;
 }): ReactNode {
   return (
-    <button className="flex min-h-8 items-center gap-1.5 rounded px-1.5 hover:text-copper" onClick={onClick}>
+    <button className="flex min-h-8 items-center gap-1.5 rounded px-1.5 hover:bg-panel" onClick={onClick}>
       <kbd aria-hidden="true" className="key">
         {keyName}
       </kbd>

@@ -45,7 +45,7 @@ export function Spots({ piece, set }: { piece: Assembly; set: (piece: Assembly) 
           <LengthField label="Long" valueM={spot.lengthM} onChange={(lengthM) => change(k, { lengthM })} />
           <OhmField label="Impedance" value={spot.ohm} onChange={(ohm) => change(k, { ohm })} />
           <button
-            className="col-span-3 justify-self-start text-sm underline underline-offset-4 hover:text-copper"
+            className="col-span-3 justify-self-start text-sm underline underline-offset-4 hover:decoration-2"
             onClick={() => put(spots.filter((_, n) => n !== k))}
           >
             It is mended
@@ -53,7 +53,7 @@ export function Spots({ piece, set }: { piece: Assembly; set: (piece: Assembly) 
         </div>
       ))}
       <button
-        className="mt-2 text-sm underline underline-offset-4 hover:text-copper"
+        className="mt-2 text-sm underline underline-offset-4 hover:decoration-2"
         onClick={() => put([...spots, { ...NEW_SPOT, atM: piece.lengthM / 2 }])}
       >
         Add a spot

@@ -49,7 +49,7 @@ export function WhatIf({ base, onEnd }: { base: Design; onEnd: () => void }): Re
     onEnd();
   };
   return (
-    <section aria-label="What if" className="mt-2 border-y-2 border-copper bg-panel px-3 py-2">
+    <section aria-label="What if" className="mt-2 border-y-2 border-ink bg-panel px-3 py-2">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <h2 className="font-bold">What if?</h2>
         <p className="flex-1 text-muted">

@@ -36,7 +36,7 @@ export function MakeScreen(): ReactNode {
     >
       <p className="mb-3 flex flex-wrap gap-x-5 gap-y-1">
         <a
-          className="underline underline-offset-4 hover:text-copper"
+          className="underline underline-offset-4 hover:decoration-2"
           href={pathOf(routes.printGauges, { id, query: { units } })}
           target="_blank"
           rel="noreferrer"
@@ -44,17 +44,17 @@ export function MakeScreen(): ReactNode {
           Print all strip gauges 1:1
         </a>
         <a
-          className="underline underline-offset-4 hover:text-copper"
+          className="underline underline-offset-4 hover:decoration-2"
           href={pathOf(routes.printLabels, { id, query: {} })}
           target="_blank"
           rel="noreferrer"
         >
           Print the labels
         </a>
-        <Link className="underline underline-offset-4 hover:text-copper" to={`/jobs/${jobId}/practice`}>
-          Our practice: schools, tools, dies, crew
+        <Link className="underline underline-offset-4 hover:decoration-2" to={`/jobs/${jobId}/practice`}>
+          Our practice: methods, tools, dies, crew
         </Link>
-        <Link className="underline underline-offset-4 hover:text-copper" to="/ends">
+        <Link className="underline underline-offset-4 hover:decoration-2" to="/ends">
           What our ends have taught us
         </Link>
       </p>
@@ -70,8 +70,8 @@ export function MakeScreen(): ReactNode {
 const slackText = (slack: { remakes: number; spareM: number } | undefined): string => {
   if (!slack || slack.spareM < 0) return '';
   return slack.remakes === 0
-    ? ' The slack covers no re-make: measure twice.'
-    : ` The slack covers ${slack.remakes} ${slack.remakes === 1 ? 're\u2011make' : 're\u2011makes'}.`;
+    ? ' No spare for re-terminating: measure twice.'
+    : ` The spare is enough to re-terminate ${slack.remakes === 1 ? 'once' : `${slack.remakes} times`}.`;
 };
 
 function End({ end }: { end: EndSheet }): ReactNode {
@@ -170,14 +170,14 @@ function ToTheCard({ end, card }: { end: EndSheet; card: Card | undefined }): Re
   const to = `/runs/${id}/make/${end.id}`;
   if (end.gauge.fit.verdict !== 'fits')
     return (
-      <Link className="button button-copper" to={to}>
+      <Link className="button button-primary" to={to}>
         What fits instead?
       </Link>
     );
   if (!card) return <p className="text-sm text-muted">No card for this kind of part: go by its own sheet.</p>;
   return (
     <>
-      <Link className={`button ${end.made ? '' : 'button-copper'}`} to={to}>
+      <Link className={`button ${end.made ? '' : 'button-primary'}`} to={to}>
         {end.made ? 'Make it again' : 'Open the card'}
       </Link>
       <More end={end} />

@@ -144,7 +144,7 @@ function LongerBy({ cableM, cable }: { cableM: number; cable: Cable }): ReactNod
   if (last?.cable !== cable.id) return null;
   return (
     <button
-      className="button button-copper mt-3"
+      className="button button-primary mt-3"
       onClick={() => {
         editor.change([{ op: 'set piece', piece: { ...last, lengthM: last.lengthM + cableM } }]);
         toast(`${last.label} is longer by its turns; undo takes it back.`);
@@ -191,7 +191,7 @@ function Coil({ choke, cable }: { choke: Choke; cable: Cable }): ReactNode {
       ))}
       <path d={`M${x + pitch / 2} ${y + high}H10`} stroke="var(--ink)" strokeWidth={thick} />
       <path d={`M${x + wide - pitch / 2} ${y}H${x + wide + 70}`} stroke="var(--ink)" strokeWidth={thick} />
-      <path d={`M${x + wide + 34} ${y}v${high}`} stroke="var(--copper)" />
+      <path d={`M${x + wide + 34} ${y}v${high}`} stroke="var(--ink)" />
       <text x={x + wide + 42} y={COIL.height / 2 + 5} fontSize={13} className="figures">
         {formatLength(choke.diameterM, { system: units, small: true })}
       </text>

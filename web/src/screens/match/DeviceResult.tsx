@@ -110,7 +110,7 @@ export function DeviceResult({ device, load }: { device: MatchDevice; load: Comp
           </p>
           {inLine && (
             <button
-              className="button button-copper mt-3"
+              className="button button-primary mt-3"
               onClick={() => {
                 editor.change(putMatch(design, device, catalog));
                 toast('Its pieces are in the run before the antenna; Cut has a trim coach for each.');

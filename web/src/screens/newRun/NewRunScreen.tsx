@@ -112,7 +112,7 @@ export function NewRunScreen(): ReactNode {
               </p>
             </div>
             <button
-              className="button button-copper min-h-11 text-lg"
+              className="button button-primary min-h-11 text-lg"
               disabled={create.isPending}
               onClick={make}
             >

@@ -188,7 +188,7 @@ function Checks({ practice, onChange }: Section): ReactNode {
       />
       <p className="mb-3 text-sm text-muted">What one hand has just made, its eyes see as right.</p>
       <Choice
-        label="Re-makes kept for each end"
+        label="Spare for re-terminating each end, times"
         value={String(practice.remakesPerEnd)}
         options={Array.from({ length: MAX_REMAKES + 1 }, (_, n) => ({
           value: String(n),

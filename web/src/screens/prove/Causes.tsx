@@ -89,7 +89,7 @@ export function Causes({ swept, measured }: { swept: Findings; measured: Measure
                 <span className="figures">{(probability * 100).toFixed(0)} %</span>
               </p>
               <div className="h-1.5 bg-rule" aria-hidden="true">
-                <div className="h-1.5 bg-copper" style={{ width: `${(probability * 100).toFixed(1)}%` }} />
+                <div className="h-1.5 bg-ink" style={{ width: `${(probability * 100).toFixed(1)}%` }} />
               </div>
               <p className="mt-1 text-sm text-muted">{cause.remedy}</p>
             </li>

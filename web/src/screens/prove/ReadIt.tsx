@@ -31,7 +31,7 @@ export function ReadIt({
   };
   return (
     <button
-      className="mt-1 min-h-9 text-left text-sm underline underline-offset-4 hover:text-copper"
+      className="mt-1 min-h-9 text-left text-sm underline underline-offset-4 hover:decoration-2"
       disabled={busy !== undefined}
       onClick={() =>
         run('reading', async () =>

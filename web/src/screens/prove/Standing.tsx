@@ -36,7 +36,7 @@ export function Standing({
           tone: 'ink',
           dashed: true,
         },
-        { name: 'at the antenna', values: atLoad, tone: 'copper' },
+        { name: 'at the antenna', values: atLoad, tone: 'muted' },
         { name: 'measured at the radio', values: atRadio, tone: 'lake' },
       ]}
       bands={editor.design.service.bands}

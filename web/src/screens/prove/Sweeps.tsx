@@ -184,8 +184,8 @@ function BringIn({ traces }: { traces: Traces }): ReactNode {
           checked={setting.rained}
           onChange={(rained) => setSetting({ ...setting, rained })}
         />
-        <label className="button button-copper relative min-h-11 cursor-pointer focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-copper">
-          <Upload size={16} aria-hidden /> Bring in .s1p or .s2p
+        <label className="button button-primary relative min-h-11 cursor-pointer focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-ink">
+          <Upload size={16} aria-hidden /> Import .s1p or .s2p
           <input
             type="file"
             accept=".s1p,.s2p,.S1P,.S2P,.txt"
@@ -244,13 +244,7 @@ function Row({
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 py-1.5">
       <label className="flex min-h-9 flex-1 cursor-pointer items-center gap-3">
-        <input
-          type="radio"
-          name="trace"
-          className="size-5 accent-copper"
-          checked={chosen}
-          onChange={onChoose}
-        />
+        <input type="radio" name="trace" className="size-5 accent-ink" checked={chosen} onChange={onChoose} />
         <span>
           <span className={chosen ? 'font-bold' : ''}>{trace.name}</span>
           {trace.birth && <strong className="ml-2 text-lake">birth record</strong>}
@@ -268,14 +262,14 @@ function Row({
       )}
       {!trace.birth && (
         <button
-          className="min-h-9 text-sm underline underline-offset-4 hover:text-copper"
+          className="min-h-9 text-sm underline underline-offset-4 hover:decoration-2"
           onClick={() => traces.makeBirth(trace.id)}
         >
           Make it the birth record
         </button>
       )}
       <button
-        className="min-h-9 text-sm underline underline-offset-4 hover:text-copper"
+        className="min-h-9 text-sm underline underline-offset-4 hover:decoration-2"
         onClick={() => save(trace)}
         aria-label={`Save ${trace.name} as Touchstone`}
       >

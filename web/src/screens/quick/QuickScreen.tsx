@@ -28,7 +28,7 @@ export function QuickScreen(): ReactNode {
               key={id}
               to={`/quick/${id}`}
               className={({ isActive }) =>
-                `px-3 py-1.5 ${isActive || sheets[asked] === undefined ? 'bg-ink font-semibold text-sheet' : 'hover:text-copper'}`
+                `px-3 py-1.5 ${isActive || sheets[asked] === undefined ? 'bg-ink font-semibold text-sheet' : 'hover:bg-panel'}`
               }
             >
               {label}

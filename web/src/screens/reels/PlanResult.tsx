@@ -45,11 +45,11 @@ export function PlanResult({
             <Printer size={16} aria-hidden /> Print
           </button>
           <button
-            className="button button-copper"
+            className="button button-primary"
             disabled={busy || plan.cables.every(({ spans }) => spans.every(({ span }) => !span.reel))}
             onClick={book}
           >
-            It is cut: take it off the shelf
+            Mark as cut, take off the shelf
           </button>
         </span>
       </div>

@@ -58,7 +58,7 @@ export function PlanWork({
           </button>
         ) : (
           <button
-            className="button button-copper min-h-9"
+            className="button button-primary min-h-9"
             disabled={wanted.length === 0}
             onClick={() =>
               solver.start({

@@ -42,7 +42,7 @@ export function ReelDrawing({ planned, longestM }: { planned: PlannedSpan; longe
             return (
               <g key={piece.id}>
                 <rect x={x(fromM)} y={y} width={Math.max(1, wide - 1)} height={CABLE} fill="var(--ink)" />
-                <path d={`M${x(toM)} ${y - 6}V${TALL}`} stroke="var(--copper)" strokeWidth={2} />
+                <path d={`M${x(toM)} ${y - 6}V${TALL}`} stroke="var(--ink)" strokeWidth={2} />
                 {wide > 14 && (
                   <text x={(x(fromM) + x(toM)) / 2} y={y - 6} fontSize={13} textAnchor="middle">
                     {label}

@@ -48,7 +48,7 @@ export function Shelf(): ReactNode {
             </span>
             <span className="flex gap-3">
               <button
-                className="min-h-9 text-sm underline underline-offset-4 hover:text-copper"
+                className="min-h-9 text-sm underline underline-offset-4 hover:decoration-2"
                 aria-label={`Change ${reel.name}`}
                 onClick={() => setEdited(reel)}
               >
@@ -151,7 +151,7 @@ function ReelForm({ reel, onDone }: { reel: Reel; onDone: () => void }): ReactNo
       </div>
       <Tick label="Not begun yet" checked={draft.isNew} onChange={(isNew) => set({ isNew })} />
       <p className="flex gap-2">
-        <button className="button button-copper" disabled={draft.name === '' || !spans.ok}>
+        <button className="button button-primary" disabled={draft.name === '' || !spans.ok}>
           Keep
         </button>
         <button type="button" className="button" onClick={onDone}>

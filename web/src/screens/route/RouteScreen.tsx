@@ -68,7 +68,7 @@ export function RouteScreen(): ReactNode {
             Slack <FigureText figure={route.slack} />
           </span>
           <span>
-            Re-makes <FigureText figure={route.remakes} />
+            Spare <FigureText figure={route.remakes} />
           </span>
           <span>
             In all <FigureText figure={route.total} className="font-bold" />
@@ -246,9 +246,9 @@ function RouteStrip(): ReactNode {
             );
           })}
           <path d={`M${scale(0)} 90H${scale(sheet.totalM)}`} stroke="var(--ink)" strokeWidth={5} />
-          <path d={`M${scale(sheet.route.total.value)} 80V100`} stroke="var(--copper)" strokeWidth={2} />
+          <path d={`M${scale(sheet.route.total.value)} 80V100`} stroke="var(--ink)" strokeWidth={2} />
           <text x={scale(0)} y={110} fontSize={13} fill="var(--muted)">
-            the run as planned; copper: what the route asks for
+            the run as planned; the tick: what the route asks for
           </text>
         </svg>
       )}

@@ -62,10 +62,10 @@ export function WrapDrawing({ sheet, wrap }: { sheet: WrapSheet; wrap: Wrap }): 
           ))}
           <path
             d={`M${x(0)} ${AXIS - 58}V${HEIGHT - 22}M${x(wrap.length.value)} ${AXIS - 58}V${HEIGHT - 22}`}
-            stroke="var(--copper)"
+            stroke="var(--ink)"
             strokeWidth={2}
           />
-          <path d={`M${x(0)} ${HEIGHT - 30}H${x(wrap.length.value)}`} stroke="var(--copper)" />
+          <path d={`M${x(0)} ${HEIGHT - 30}H${x(wrap.length.value)}`} stroke="var(--ink)" />
           <text x={x(0)} y={HEIGHT - 6} fontSize={13} textAnchor="middle">
             start
           </text>

@@ -88,7 +88,7 @@ function InOrder({
                 aria-disabled={place >= 0 || answer !== undefined}
                 onClick={() => place < 0 && take(item)}
               >
-                <span aria-hidden="true" className="figures text-copper">
+                <span aria-hidden="true" className="figures text-muted">
                   {k + 1}
                 </span>
                 {item.name}

@@ -31,7 +31,7 @@ export function Options({
               aria-disabled={answer !== undefined}
               onClick={() => onAnswer(id)}
             >
-              <span aria-hidden="true" className="figures text-copper">
+              <span aria-hidden="true" className="figures text-muted">
                 {k + 1}
               </span>
               {stretches && <StripMini stretches={stretches} longestMm={longestMm} width={MINI_PX} />}

@@ -141,9 +141,9 @@ export function TrainScreen(): ReactNode {
                 {question.faces.map((code) => faceInFull(faceOf(code))).join(' on ')}
               </p>
             )}
-            <button className="button button-copper mt-3 min-h-11" onClick={() => next()} autoFocus>
+            <button className="button button-primary mt-3 min-h-11" onClick={() => next()} autoFocus>
               Next
-              <kbd className="key border-on-copper text-on-copper">Space</kbd>
+              <kbd className="key border-on-ink text-on-ink">Space</kbd>
             </button>
           </section>
         )}

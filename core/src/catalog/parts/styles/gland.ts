@@ -47,11 +47,11 @@ function stack(part: PartDimensions): TrainItem[] {
       name: 'rubber gland',
       lengthMm: 6,
       outerMm: roundMm(outer - 1.5),
-      direction: 'groove towards the top-hat',
+      direction: 'groove towards the clamp sleeve',
     },
     {
       id: 'hat',
-      name: 'top-hat',
+      name: 'clamp sleeve',
       lengthMm: part.neckMm,
       outerMm: roundMm((part.neckOuterMm ?? 0) - 0.6 + braidMm({ dielectricMm: 0, shieldKind: 'braid' }) + 2),
       direction: 'rim towards the cable’s end',
