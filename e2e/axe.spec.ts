@@ -140,6 +140,6 @@ test('keys are listed on ?', async ({ page, baseURL }) => {
   await page.goto(`${baseURL}${demo.vhf}/plan`);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('reaches');
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Help and keys' })).toBeVisible();
   await expectClean(page, 'keys');
 });

@@ -119,7 +119,7 @@ test('the page and the server say the same of every run', async ({ page, shared 
       await expect(page.getByRole('heading', { level: 1 })).toHaveText(headline);
       const rail = page.getByRole('navigation', { name: 'Stages' }).getByRole('listitem');
       for (const [k, { name, state, detail }] of stages.entries())
-        await expect(rail.nth(k)).toHaveText(`${name}${state}: ${detail}`);
+        await expect(rail.nth(k)).toHaveText(`${name}${state === 'snags' ? 'problem' : state}: ${detail}`);
     }
   };
   await same();

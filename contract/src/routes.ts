@@ -156,6 +156,7 @@ export const routes = {
   removeJob: remove('/api/jobs/:id', 'Delete a job; it can be restored'),
   restoreJob: ask<JobDocument>()('/api/jobs/:id/restore', 'Restore a deleted job'),
   exportJob: get<JobFile>()('/api/jobs/:id/file', 'The whole job as one JSON file'),
+  openDemo: keep('/api/jobs/demo', 'Fill an empty Kobran with the demo jobs and their shelf'),
   importJob: make<JobDocument>()('/api/jobs/import', 'Add the job of a file as a new one', 'JobFile'),
 
   listRuns: get<RunDocument[]>()('/api/jobs/:id/runs', 'The runs of a job'),

@@ -3,6 +3,7 @@ export { dcShorts } from './design/dcShorts.js';
 export { cableChoice } from './advise/cableChoice.js';
 export type { CableChoice, CableMark, CableRow } from './advise/cableChoice.js';
 export { antennaLoad } from './wave/antennaLoad.js';
+export { freshBandName } from './design/bandNames.js';
 export { applyChange, freshId, type Change } from './design/change.js';
 export {
   DESIGN_SCHEMA,

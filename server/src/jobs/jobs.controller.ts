@@ -25,6 +25,11 @@ export class JobsController {
     return this.jobs.create(body);
   }
 
+  @Handles(routes.openDemo)
+  openDemo(): Promise<void> {
+    return this.jobs.openDemo();
+  }
+
   @Handles(routes.replaceJob)
   replace(@Param('id', ParseUUIDPipe) id: string, @Body() body: ReplaceJob): Promise<JobDocument> {
     return this.jobs.replace(id, body);

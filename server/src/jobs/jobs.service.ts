@@ -12,7 +12,8 @@ import { and, asc, count, eq, isNotNull, isNull } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
 import { jobs, runs } from '../database/schema.js';
-import { notFound, stale } from '../errors/problem.js';
+import { seedDemo } from '../demo/seedDemo.js';
+import { notFound, problem, stale } from '../errors/problem.js';
 import { PracticeService } from '../practice/practice.service.js';
 import { RunsService } from '../runs/runs.service.js';
 import { now } from '../store/moment.js';
@@ -45,6 +46,18 @@ export class JobsService {
       .groupBy(jobs.id)
       .orderBy(asc(jobs.createdAt));
     return rows.map((row) => ({ ...row, ...practiceOf(row) }));
+  }
+
+  /** The demo jobs, where there is no other. */
+  async openDemo(): Promise<void> {
+    if (await seedDemo(this.db)) return;
+    throw problem(409, {
+      code: 'demo.not-empty',
+      message:
+        'There are jobs already, or deleted ones that can be restored: the demo only opens in an empty Kobran.',
+      where: 'path',
+      remedy: 'Start Kobran with an empty data folder to look at the demo.',
+    });
   }
 
   async read(id: string): Promise<JobDocument> {

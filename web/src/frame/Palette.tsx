@@ -77,7 +77,7 @@ function Found({ onDone }: { onDone: () => void }): ReactNode {
 /** Screens, stages of the open run, faces and cables, and what can be switched. */
 function usePlaces(): Found[] {
   const { units, theme, set } = usePreferences();
-  const { cables } = useCatalog();
+  const { cables, parts, adapters } = useCatalog();
   const runPath = /^\/runs\/[^/]+/.exec(useLocation().pathname)?.[0];
   return [
     ...(runPath === undefined
@@ -117,6 +117,18 @@ function usePlaces(): Found[] {
       hint: 'cable',
       words: aliases,
       to: `/catalog/cable/${id}`,
+    })),
+    ...[...parts.values()].map(({ id, name }): Found => ({
+      id: `part ${id}`,
+      label: name,
+      hint: 'part',
+      to: `/catalog/part/${id}`,
+    })),
+    ...[...adapters.values()].map(({ id, name }): Found => ({
+      id: `adapter ${id}`,
+      label: name,
+      hint: 'adapter',
+      to: `/catalog/adapter/${id}`,
     })),
   ];
 }

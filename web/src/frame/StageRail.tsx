@@ -1,7 +1,7 @@
 import type { Sheet } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
-import { StateMark } from '../ui/StateMark.js';
+import { StateMark, stateWords } from '../ui/StateMark.js';
 
 /** The stages in the order of work, each with its state and a few words. */
 export function StageRail({ sheet, runId }: { sheet: Sheet; runId: string }): ReactNode {
@@ -19,12 +19,12 @@ export function StageRail({ sheet, runId }: { sheet: Sheet; runId: string }): Re
                 `flex gap-2.5 border-b-4 px-3 py-2 hover:bg-panel md:border-b-0 md:border-l-4 ${isActive ? 'border-copper bg-panel' : 'border-transparent'}`
               }
             >
-              <span className="mt-0.5">
+              <span className="mt-0.5" title={stateWords[state]}>
                 <StateMark state={state} />
               </span>
               <span>
                 <span className="block font-semibold">{name}</span>
-                <span className="sr-only">{state}: </span>
+                <span className="sr-only">{stateWords[state]}: </span>
                 <span className="block text-sm whitespace-nowrap text-muted md:whitespace-normal">
                   {detail}
                 </span>

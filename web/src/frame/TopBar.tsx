@@ -31,21 +31,32 @@ export function TopBar({
   useHotkeys('shift+slash, ?', () => setKeys(true), { useKey: true });
   const tool = 'grid size-9 place-items-center rounded hover:bg-panel disabled:text-rule';
   return (
-    <header className="flex min-h-11 flex-wrap items-center gap-x-3 border-b border-rule px-4 py-1">
-      <Link to="/" className="text-lg font-bold tracking-tight">
-        Kobran
+    <header className="flex min-h-11 items-center gap-x-1 border-b border-rule px-4 py-1 sm:gap-x-3">
+      <Link to="/" className="shrink-0 text-lg font-bold tracking-tight">
+        {crumbs.length > 1 ? (
+          <>
+            <span aria-hidden="true" className="mr-1 sm:hidden">
+              ‹
+            </span>
+            <span className="sr-only sm:not-sr-only">Kobran</span>
+          </>
+        ) : (
+          'Kobran'
+        )}
       </Link>
       <nav
         aria-label="Where you are"
-        className={`order-last min-w-0 basis-full items-baseline gap-2 sm:order-none sm:flex sm:flex-1 sm:basis-0 ${crumbs.length > 1 ? 'flex' : 'hidden'}`}
+        className={`min-w-0 flex-1 items-baseline gap-2 sm:flex ${crumbs.length > 1 ? 'flex' : 'hidden'}`}
       >
         {crumbs.map(({ label, to }, k) => (
           <span
             key={k}
-            className={k === crumbs.length - 1 ? 'truncate font-semibold' : 'shrink-0 text-muted'}
+            className={
+              k === crumbs.length - 1 ? 'truncate font-semibold' : 'hidden shrink-0 text-muted sm:inline'
+            }
           >
             {k > 0 && (
-              <span aria-hidden="true" className="mr-2 text-muted">
+              <span aria-hidden="true" className="mr-2 hidden text-muted sm:inline">
                 /
               </span>
             )}
@@ -59,7 +70,7 @@ export function TopBar({
           </span>
         ))}
       </nav>
-      <span className="flex-1 sm:hidden" />
+      {crumbs.length === 1 && <span className="flex-1 sm:hidden" />}
       {children}
       {editor && (
         <>
@@ -95,7 +106,7 @@ export function TopBar({
         Find or do… <kbd className="key">Ctrl K</kbd>
       </button>
       <button
-        className="figures rounded border border-edge px-2 py-1 text-sm hover:border-ink"
+        className="figures hidden rounded border border-edge px-2 py-1 text-sm whitespace-nowrap hover:border-ink sm:block"
         title="Change units (U)"
         onClick={() => set({ units: units === 'metric' ? 'imperial' : 'metric' })}
       >
@@ -103,7 +114,7 @@ export function TopBar({
         {units === 'metric' ? 'm · mm' : 'ft · in'}
       </button>
       <button
-        className={tool}
+        className={`${tool} hidden sm:grid`}
         aria-label={theme === 'light' ? 'Dark' : 'Light'}
         title={theme === 'light' ? 'Dark' : 'Light'}
         onClick={() => set({ theme: theme === 'light' ? 'dark' : 'light' })}

@@ -2,7 +2,7 @@ import type { StageState } from '@kobran/core';
 import type { ReactNode } from 'react';
 
 /** What the marks say. */
-const words: Record<StageState, string> = {
+export const stateWords: Record<StageState, string> = {
   'not started': 'not started',
   'in work': 'in work',
   done: 'done',
@@ -19,7 +19,6 @@ export function StateMark({ state }: { state: StageState }): ReactNode {
   const fill = locked ? 'var(--ink)' : 'var(--paper)';
   return (
     <svg viewBox="0 0 24 16" width="24" height="16" aria-hidden="true" className="shrink-0">
-      <title>{words[state]}</title>
       <g fill={fill} stroke="var(--ink)" strokeWidth="1.5" strokeLinejoin="round">
         <path d={`M${1} 6h${6 - gap}v-2.5h5v9h-5v-2.5h-${6 - gap}z`} />
         <path d={`M${23} 6h-${6 - gap}v-2.5h-5v9h5v-2.5h${6 - gap}z`} />

@@ -94,19 +94,22 @@ export function AlongChart({
             stroke="var(--edge)"
             strokeDasharray="6 4"
           />
-          <text
-            x={(scale.range()[0] + scale.range()[1]) / 2}
-            y={y(value) + 4}
-            fontSize={13}
-            textAnchor="middle"
-            fill="var(--muted)"
-            className="figures"
-            stroke="var(--sheet)"
-            strokeWidth={6}
-            paintOrder="stroke"
-          >
-            {format(value)}
-          </text>
+          {/* Where there is no room the words above say it. */}
+          {!narrow && (
+            <text
+              x={(scale.range()[0] + scale.range()[1]) / 2}
+              y={y(value) + 4}
+              fontSize={13}
+              textAnchor="middle"
+              fill="var(--muted)"
+              className="figures"
+              stroke="var(--sheet)"
+              strokeWidth={6}
+              paintOrder="stroke"
+            >
+              {format(value)}
+            </text>
+          )}
         </g>
       ))}
       <EndLabels

@@ -1,11 +1,12 @@
 import { routes, type JobSummary } from '@kobran/contract';
 import { FilePlus2, Search, Upload, MoreHorizontal } from 'lucide-react';
 import { useEffect, useState, type ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { call, messageOf, Unreachable } from '../../store/client.js';
 import { useChange, useJob, useJobs } from '../../store/queries.js';
 import { Message } from '../../ui/Message.js';
+import { useNarrow } from '../../ui/useNarrow.js';
 import { TopBar } from '../../frame/TopBar.js';
 import { Menu } from '../../ui/Menu.js';
 import { RunRow } from './RunRow.js';
@@ -15,6 +16,7 @@ import { useDeletion } from './useDeletion.js';
 export function Board(): ReactNode {
   const { data: jobs, error, refetch } = useJobs();
   const [search, setSearch] = useState('');
+  const narrow = useNarrow();
   useEffect(() => {
     document.title = 'Board – Kobran';
   }, []);
@@ -28,22 +30,24 @@ export function Board(): ReactNode {
       />
     );
   }
+  const find = (
+    <label className="relative block">
+      <span className="sr-only">Find a run</span>
+      <Search size={16} aria-hidden className="absolute top-2.5 left-2 text-muted" />
+      <input
+        type="search"
+        className="field w-full pl-8 sm:w-64"
+        placeholder="Find a run"
+        value={search}
+        onChange={({ target }) => setSearch(target.value)}
+      />
+    </label>
+  );
   return (
     <div className="min-h-screen">
-      <TopBar crumbs={[{ label: 'Board' }]}>
-        <label className="relative order-last basis-full pb-1 sm:order-none sm:basis-auto sm:pb-0">
-          <span className="sr-only">Find a run</span>
-          <Search size={16} aria-hidden className="absolute top-2.5 left-2 text-muted" />
-          <input
-            type="search"
-            className="field w-full pl-8 sm:w-64"
-            placeholder="Find a run"
-            value={search}
-            onChange={({ target }) => setSearch(target.value)}
-          />
-        </label>
-      </TopBar>
+      <TopBar crumbs={[{ label: 'Board' }]}>{!narrow && find}</TopBar>
       <main className="mx-auto max-w-6xl px-4 py-4">
+        {narrow && <div className="mb-3">{find}</div>}
         <div className="flex flex-wrap items-center justify-between gap-3">
           <h1 className="text-xl font-bold">Jobs</h1>
           <div className="flex flex-wrap gap-2">
@@ -54,9 +58,7 @@ export function Board(): ReactNode {
         {jobs?.map((job) => (
           <Job key={job.id} job={job} search={search} />
         ))}
-        {jobs?.length === 0 && (
-          <p className="mt-8 text-lg">No job yet. Make one, or bring one in from a file.</p>
-        )}
+        {jobs?.length === 0 && <FirstMinute />}
         <DeletedJobs />
       </main>
     </div>
@@ -188,6 +190,49 @@ function ImportJob(): ReactNode {
         }}
       />
     </label>
+  );
+}
+
+/** An empty Kobran: two connectors, a file, or the demo. */
+function FirstMinute(): ReactNode {
+  const navigate = useNavigate();
+  const { data: deleted = [] } = useJobs(true);
+  const failed = (error: Error): void => void toast.error(messageOf(error));
+  const start = useChange((id: string) =>
+    call(routes.createJob, { body: { id, name: 'My first job', site: '' } }),
+  );
+  const demo = useChange(() => call(routes.openDemo));
+  const [id] = useState(() => crypto.randomUUID());
+  const ways: [title: string, hint: string, act: () => void][] = [
+    [
+      'Start from two connectors',
+      'what the radio has, what the antenna has, and how far it is',
+      () => start.mutate(id, { onSuccess: () => void navigate(`/jobs/${id}/new`), onError: failed }),
+    ],
+    ...(deleted.length > 0
+      ? []
+      : [
+          [
+            'Open the demo',
+            'three invented sites with their runs',
+            () => demo.mutate(undefined, { onError: failed }),
+          ] as [string, string, () => void],
+        ]),
+  ];
+  return (
+    <section aria-label="Begin" className="mt-8 grid gap-4 sm:grid-cols-2">
+      {ways.map(([title, hint, act]) => (
+        <button
+          key={title}
+          className="rounded border-2 border-edge bg-paper p-5 text-left hover:border-ink"
+          disabled={start.isPending || demo.isPending}
+          onClick={act}
+        >
+          <span className="block text-lg font-bold">{title}</span>
+          <span className="block text-muted">{hint}</span>
+        </button>
+      ))}
+    </section>
   );
 }
 

@@ -10,7 +10,7 @@ import { useFacts } from '../../store/Device.js';
 import { useCatalog } from '../../store/Shop.js';
 import { Menu } from '../../ui/Menu.js';
 import { SnagMark, snagColour } from '../../ui/SnagMark.js';
-import { StateMark } from '../../ui/StateMark.js';
+import { StateMark, stateWords } from '../../ui/StateMark.js';
 import { useDeletion } from './useDeletion.js';
 
 /** A run as a thin line to scale, with its worst snag, its stages and what to do next. */
@@ -56,10 +56,10 @@ function RunLine({ run, practice }: { run: RunDocument; practice: Practice }): R
       <div>
         <ul className="flex gap-1.5" aria-label="Stages">
           {sheet.stages.map(({ id, name, state, detail }) => (
-            <li key={id} title={`${name}: ${state}, ${detail}`}>
+            <li key={id} title={`${name}: ${stateWords[state]}, ${detail}`}>
               <StateMark state={state} />
               <span className="sr-only">
-                {name}: {state}
+                {name}: {stateWords[state]}
               </span>
             </li>
           ))}

@@ -217,7 +217,7 @@ function PartsInOrder({
         width={width}
         tall={96}
       />
-      <ol className="grid gap-x-6 border-t border-rule px-4 py-2 sm:grid-cols-2">
+      <ol aria-live="polite" className="grid gap-x-6 border-t border-rule px-4 py-2 sm:grid-cols-2">
         {card.train.map(({ id, name, direction }, k) => (
           <li key={id} className="flex gap-2">
             <span className="figures w-5 shrink-0 font-bold">{k + 1}</span>

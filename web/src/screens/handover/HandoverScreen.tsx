@@ -9,7 +9,7 @@ import { useWaitingCount } from '../../store/Device.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { SignedBy } from '../../ui/SignedBy.js';
 import { StagePage } from '../../ui/StagePage.js';
-import { StateMark } from '../../ui/StateMark.js';
+import { StateMark, stateWords } from '../../ui/StateMark.js';
 import { DoneButton } from '../../frame/DoneButton.js';
 import { sayMoment } from '../../ui/dates.js';
 
@@ -47,7 +47,7 @@ export function HandoverScreen(): ReactNode {
       <ul className="mt-5 grid gap-x-8 sm:grid-cols-2">
         {sheet.stages.slice(0, -1).map(({ id: stage, name, state, detail, next }) => (
           <li key={stage} className="flex items-baseline gap-2.5 border-b border-rule py-1.5">
-            <span className="translate-y-0.5">
+            <span className="translate-y-0.5" title={stateWords[state]}>
               <StateMark state={state} />
             </span>
             <Link

@@ -1,4 +1,5 @@
 import {
+  freshBandName,
   MAX_BANDS,
   fail,
   noisePlaces,
@@ -47,7 +48,7 @@ export function ServiceInspector(): ReactNode {
                 label={service.bands.length === 1 ? 'Band' : `Band ${k + 1}`}
                 value={band.name}
                 maxLength={60}
-                onChange={(to) => setBand(k, { name: to })}
+                onChange={(to) => setBand(k, { name: freshBandName(service.bands.toSpliced(k, 1), to) })}
               />
             </div>
             {service.bands.length > 1 && (
@@ -77,7 +78,7 @@ export function ServiceInspector(): ReactNode {
           className="button"
           onClick={() => {
             const last = service.bands[service.bands.length - 1];
-            set({ bands: [...service.bands, { ...last, name: `band ${service.bands.length + 1}` }] });
+            set({ bands: [...service.bands, { ...last, name: freshBandName(service.bands, last.name) }] });
           }}
         >
           <Plus size={16} aria-hidden /> Another band

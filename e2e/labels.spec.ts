@@ -1,0 +1,43 @@
+import type { Page } from '@playwright/test';
+import { demo, expect, test } from './server.js';
+
+/** Texts of drawings and charts which lie over each other, by their boxes in the browser; a hair's breadth is none. */
+const overlaps = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const HAIR_PX = 2;
+    return [...document.querySelectorAll('main svg')].flatMap((svg) => {
+      const texts = [...svg.querySelectorAll('text')]
+        .map((text) => ({ words: text.textContent.trim(), box: text.getBoundingClientRect() }))
+        .filter(({ words, box }) => words !== '' && box.width > 0);
+      return texts.flatMap((one, k) =>
+        texts
+          .slice(k + 1)
+          .filter(
+            ({ box }) =>
+              Math.min(one.box.right, box.right) - Math.max(one.box.left, box.left) > HAIR_PX &&
+              Math.min(one.box.bottom, box.bottom) - Math.max(one.box.top, box.top) > HAIR_PX,
+          )
+          .map(({ words }) => `“${one.words}” over “${words}”`),
+      );
+    });
+  });
+
+for (const stage of ['plan', 'cut', 'route', 'seal', 'prove'])
+  test(`no text of a drawing lies over another at ${stage}, in any demo run, on a desk, a tablet and a phone`, async ({
+    page,
+    baseURL,
+  }) => {
+    test.setTimeout(180_000);
+    const found: string[] = [];
+    for (const [name, run] of Object.entries(demo)) {
+      await page.setViewportSize({ width: 1280, height: 800 });
+      await page.goto(`${baseURL}${run}/${stage}`);
+      await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(/Opening|One moment/);
+      for (const width of [1280, 820, 390]) {
+        await page.setViewportSize({ width, height: 800 });
+        await page.waitForTimeout(120);
+        for (const pair of await overlaps(page)) found.push(`${name}, ${width} px: ${pair}`);
+      }
+    }
+    expect(found).toEqual([]);
+  });
