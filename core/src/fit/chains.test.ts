@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { catalog, faceOf, faces, type Face } from '../catalog/index.js';
+import { catalog, faceOf, faces, isPlainAdapter, type Face } from '../catalog/index.js';
 import { adapterChains, easyNeeds, facesOfTurned, mate } from './index.js';
 
 const anyFace = fc.constantFrom(...faces.values());
@@ -9,11 +9,17 @@ const chains = (from: string, to: string, needs = {}) =>
 const ids = (from: string, to: string, needs = {}): string[][] =>
   chains(from, to, needs).map(({ adapters }) => adapters.map(({ adapter }) => adapter.id));
 
+/** Made for measuring beyond the 18 GHz of SMA (IEC 61169-15). */
+const isPrecise = ({ series }: Face): boolean => /^(3-5|2-92|2-4)mm$/.test(series);
+
 /** Fewest adapters from one face to another, found by spreading outwards and without chains; undefined over `most`. */
 function fewest(from: Face, to: Face, most: number): number | undefined {
   let reached = new Set([from]);
+  const usable = [...catalog.adapters.values()]
+    .filter(isPlainAdapter)
+    .filter(({ faces: both }) => [from, to].some(isPrecise) || !both.map(faceOf).some(isPrecise));
   for (let count = 1; count <= most; count++) {
-    const next = [...catalog.adapters.values()].flatMap((adapter) =>
+    const next = usable.flatMap((adapter) =>
       [false, true].flatMap((reversed) => {
         const [enter, leave] = facesOfTurned({ adapter, reversed });
         return [...reached].some((face) => mate(face, enter).passes) ? [leave] : [];
@@ -70,6 +76,13 @@ describe('chains of adapters', () => {
   ])('%s to %s is the one adapter every bag has: %s', (from, to, id) =>
     expect(ids(from, to)[0]).toEqual([id]),
   );
+
+  // Trade fact: nobody buys a 2.92 mm barrel where an SMA one does.
+  it('puts no laboratory adapter between SMA ends, and finds a way from a laboratory port', () => {
+    for (const list of ids('sma-plug', 'sma-plug')) expect(list.join()).not.toMatch(/3-5mm|2-92mm|2-4mm/);
+    expect(ids('sma-plug', 'sma-plug')[0]).toEqual(['sma-jack-to-sma-jack']);
+    expect(ids('2-92mm-jack', 'n-jack').length).toBeGreaterThan(0);
+  });
 
   it('joins rare faces over two', () => {
     const [best] = chains('fme-jack', '7-16-plug', { most: 3 });

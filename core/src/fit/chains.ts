@@ -68,6 +68,10 @@ export const facesOfTurned = ({ adapter, reversed }: TurnedAdapter): [Face, Face
 
 const joins = (a: string, b: string): boolean => mate(faceOf(a), faceOf(b)).passes;
 
+/** SMA ends at 18 GHz (IEC 61169-15); what goes further is made for measuring. */
+const PRECISE_ABOVE_HZ = 18e9;
+const isPrecise = (code: string): boolean => variantOf(faceOf(code)).maxFrequencyHz > PRECISE_ABOVE_HZ;
+
 interface Turned extends TurnedAdapter {
   enter: string;
   leave: string;
@@ -123,11 +127,15 @@ export function turnedChains(
   lengths: 'shortest' | 'all' = 'shortest',
 ): TurnedAdapter[][] {
   const found: TurnedAdapter[][] = [];
+  // An adapter of the laboratory’s series would do where SMA does, and is put in only where one of the two ends is such.
+  const mayBePrecise = isPrecise(from) || isPrecise(to);
+  const fits = ({ adapter }: Turned): boolean => mayBePrecise || !adapter.faces.some(isPrecise);
   let open: { chain: Turned[]; leave: string }[] = [{ chain: [], leave: from }];
   for (let length = 1; length <= most && (lengths === 'all' || found.length === 0); length++) {
     const last = length === most;
     open = open.flatMap(({ chain, leave }) =>
       adaptersOn(leave, shelf)
+        .filter(fits)
         .filter((next) => joins(next.leave, to) || (!last && !visited(chain, next, from)))
         .map((next) => ({ chain: [...chain, next], leave: next.leave })),
     );
