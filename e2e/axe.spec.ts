@@ -40,6 +40,7 @@ const screens: [name: string, path: string][] = [
   ['reels', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/reels'],
   ['instruments', '/instruments'],
   ['prove', `${demo.vhf}/prove`],
+  ['rehearse', `${demo.vhf}/rehearse`],
   ['route', `${demo.vhf}/route`],
   ['ground', `${demo.hf}/ground`],
   ['seal', `${demo.vhf}/seal`],

@@ -84,7 +84,7 @@ test('a crushed spot is found: swept on the bench, it shows on the ruler where i
   const saidM = Number(/from (\d+\.\d+) m/.exec((await found.textContent()) ?? '')?.[1]);
   expect(Math.abs(saidM - atM)).toBeLessThan(0.3);
   await page.goto(`${url}/instruments`);
-  await page.getByRole('button', { name: 'What was wrong with it?' }).click();
+  await page.getByRole('button', { name: 'Show the hidden fault' }).click();
   await expect(page.getByText(/^Crushed or kinked cable, \d+\.\d+ m from the near end/)).toBeVisible();
 });
 
@@ -97,7 +97,7 @@ test('a run is proved with the instruments and handed over', async ({ page, base
     await page.getByRole('button', { name: 'Zero the leads' }).click();
     await zeroed;
     await page.goto(`${url}${(await site('uhf')).path}/prove`);
-    const reads = page.getByRole('button', { name: /^Read it/ });
+    const reads = page.getByRole('button', { name: /^Read, with/ });
     await expect(reads).toHaveCount(3);
     for (let k = 0; k < 3; k++) {
       await reads.nth(k).click();
@@ -112,7 +112,8 @@ test('a run is proved with the instruments and handed over', async ({ page, base
   await page.getByRole('button', { name: 'Transmit 10 W and read' }).click();
   await expect(page.getByText(/Nothing changes from/)).toBeVisible();
   await page.getByRole('button', { name: 'Sweep now' }).click();
-  await page.getByRole('button', { name: 'Make it the birth record' }).click();
+  await page.getByRole('button', { name: /^More for sweep/ }).click();
+  await page.getByRole('menuitem', { name: /^Set as birth record/ }).click();
   await expect(page.getByText('birth record', { exact: true })).toBeVisible();
   await saved(page);
   await page.goto(`${url}${(await site('uhf')).path}/handover`);

@@ -272,7 +272,7 @@ test('a screen calibrated against a card draws the gauge life-size, at any zoom'
   const slider = page.getByLabel('Size of the outline');
   // ISO/IEC 7810: 85.60 mm; 428 px make 5 px to the millimetre.
   await slider.fill('428');
-  await page.getByRole('button', { name: 'It fits, keep it' }).click();
+  await page.getByRole('button', { name: 'Save: the outline fits' }).click();
   await page.getByRole('button', { name: 'Life-size' }).click();
   const gauge = page.getByRole('img', { name: /Strip gauge life-size/ });
   const centre = gauge.locator('rect').first();

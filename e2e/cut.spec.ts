@@ -17,7 +17,7 @@ alone(
     // 1.650 m of velocity factor 0.665 and 60 ps of connector: a quarter wave at 30.0 MHz.
     await read('1.650 m', '90.1 MHz');
     await expect(coach.getByRole('status')).toContainText('Was it resonance 2?');
-    await coach.getByRole('button', { name: 'It was a slip: forget it' }).click();
+    await coach.getByRole('button', { name: 'Discard this reading: it was a slip' }).click();
     await read('1.650 m', '29.98 MHz');
     await expect(coach.getByRole('status')).toContainText(/Cut \d+\.\d mm off/);
     await expect(coach.getByRole('status')).toContainText('only 80 % is cut');

@@ -7,7 +7,7 @@ alone(
     await page.goto(`${baseURL}/`);
     await page.getByRole('button', { name: 'New job' }).click();
     await page.getByLabel('Name of the job').fill('Heron Weir');
-    await page.getByRole('button', { name: 'Make it' }).dblclick();
+    await page.getByRole('button', { name: 'Add job' }).dblclick();
     await expect(page.getByRole('heading', { name: 'Heron Weir' })).toHaveCount(1);
     await page
       .getByRole('region', { name: 'Heron Weir' })
@@ -24,7 +24,7 @@ alone(
     await expect(page.getByRole('region', { name: 'Proposal' })).toContainText(
       'of 501 mW reaches the antenna at 869.5 MHz',
     );
-    await page.getByRole('button', { name: 'Make this run' }).dblclick();
+    await page.getByRole('button', { name: 'Create run' }).dblclick();
     await expect(page).toHaveURL(/\/runs\/.*\/plan/);
     await expect(page.getByRole('heading', { level: 1 })).toContainText('reaches the antenna at 869.5 MHz');
     await expect(page.getByRole('list', { name: 'Problems' })).not.toContainText('stop:');
@@ -108,12 +108,12 @@ alone('a deleted run and a deleted job come back', async ({ page, baseURL }) => 
   await page.getByRole('button', { name: 'More for UHF link, hut to yagi' }).click();
   await page.getByRole('menuitem', { name: /^Delete/ }).click();
   await expect(page.getByRole('link', { name: 'UHF link, hut to yagi' })).toBeHidden();
-  await page.getByRole('button', { name: 'Restore it' }).click();
+  await page.getByRole('button', { name: 'Restore' }).click();
   await expect(page.getByRole('link', { name: 'UHF link, hut to yagi' })).toBeVisible();
   await page.getByRole('button', { name: 'More for Oster Crag' }).click();
   await page.getByRole('menuitem', { name: /^Delete the job/ }).click();
   await expect(page.getByRole('region', { name: 'Oster Crag' })).toBeHidden();
   await page.getByText('Deleted jobs (1)').click();
-  await page.getByRole('button', { name: 'Restore it' }).last().click();
+  await page.getByRole('button', { name: 'Restore' }).last().click();
   await expect(page.getByRole('region', { name: 'Oster Crag' })).toBeVisible();
 });

@@ -53,7 +53,7 @@ test('a run is planned with the keyboard alone: find it, mend it, put in, turn, 
   await saved(page);
 
   await page.keyboard.press('c');
-  await expect(headline).toContainText('cables do for Jetty cable');
+  await expect(headline).toContainText('cables will do for Jetty cable');
 });
 
 test('a piece is dragged to another place, and put back by undo', async ({ page, baseURL, site }) => {
@@ -112,7 +112,7 @@ test('what if: two designs side by side, through a reload, and back', async ({ p
   await saved(page);
   await page.reload();
   await expect(whatIf.getByRole('row', { name: /as it was/ })).toContainText('3.11 W');
-  await whatIf.getByRole('button', { name: 'Back to as it was' }).click();
+  await whatIf.getByRole('button', { name: 'Revert to the run as it was' }).click();
   await expect(headline).toContainText('3.11 W');
   await expect(whatIf).toBeHidden();
   await page.keyboard.press('Control+z');

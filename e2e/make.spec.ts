@@ -102,7 +102,7 @@ test('ten of the same: one set-up, ticks piece by piece, a failure drops out, al
   await page.getByLabel('How many').fill('2000');
   await expect(page.getByText('Type a whole number from 1 to 50')).toBeVisible();
   await page.getByLabel('How many').fill('3');
-  await page.getByRole('button', { name: 'Lay them out' }).click();
+  await page.getByRole('button', { name: 'Start the batch' }).click();
   const tick = (piece: number) => page.getByRole('checkbox', { name: `Piece ${piece}` });
   await expect(title(page)).toContainText('Lay out the 4 parts');
   await tick(2).check();

@@ -16,7 +16,7 @@ test('a transformer is worked out for the antenna, put into the run, and trimmed
   await page.getByLabel('Reactance').press('Enter');
   await expect(page.getByRole('alert')).toBeVisible();
   await page.getByLabel('Reactance').press('Escape');
-  await page.getByRole('button', { name: 'Put it into the run' }).click();
+  await page.getByRole('button', { name: 'Insert into the run' }).click();
   await saved(page);
   await page.goto(`${baseURL}${(await site('hf')).path}/cut`);
   await expect(page.getByRole('region', { name: 'Trim coach for Quarter-wave section' })).toBeVisible();

@@ -76,7 +76,7 @@ test('pieces are put in, moved, turned and taken out, and undo brings everything
   await page.goto(`${baseURL}${(await site('uhf')).path}/plan?at=main%3Eantenna`);
   const joints = page.getByRole('list', { name: /Joints/ }).getByRole('listitem');
   await expect(joints).toHaveCount(4);
-  await page.getByRole('button', { name: 'Put a piece in here' }).click();
+  await page.getByRole('button', { name: 'Insert a piece here' }).click();
   await page.getByLabel('Adapter').check();
   await page.getByRole('combobox', { name: 'Which' }).fill('uhf plug to n jack');
   await page

@@ -40,14 +40,18 @@ test('files are brought in, several at once; a wrong one is refused with its lin
     'cut-off.s1p: Line 3: 2 numbers where a one-port has 3',
   );
   await expect(page.getByRole('radio', { name: /good\.s1p/ })).toBeChecked();
-  await page.getByRole('button', { name: 'Make it the birth record' }).click();
+  const more = page.getByRole('button', { name: 'More for good.s1p' });
+  await more.click();
+  await page.getByRole('menuitem', { name: /^Set as birth record/ }).click();
   await expect(page.getByText('birth record', { exact: true })).toBeVisible();
   const saving = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save good.s1p as Touchstone' }).click();
+  await more.click();
+  await page.getByRole('menuitem', { name: /^Save as file/ }).click();
   expect((await saving).suggestedFilename()).toBe('good.s1p');
-  await page.getByRole('button', { name: 'Delete good.s1p' }).click();
+  await more.click();
+  await page.getByRole('menuitem', { name: /^Delete/ }).click();
   await expect(page.getByRole('radio', { name: /good\.s1p/ })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Restore it' }).click();
+  await page.getByRole('button', { name: 'Restore' }).click();
   await expect(page.getByRole('radio', { name: /good\.s1p/ })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('radio', { name: /good\.s1p/ })).toBeVisible();

@@ -29,7 +29,7 @@ alone(
     await page.goto(`${baseURL}${job}/reels`);
     await page.getByRole('button', { name: 'Put a reel on the shelf' }).click();
     const form = page.getByRole('form', { name: 'New reel' });
-    await form.getByLabel('Call it').fill('Orange coil');
+    await form.getByLabel('Name').fill('Orange coil');
     await form.getByLabel('Length').fill('18.4 m');
     await form.getByLabel('Length').press('Tab');
     await form.getByLabel('Damaged').fill('3 m - bananas');
@@ -37,11 +37,11 @@ alone(
     await expect(form.getByRole('alert')).toContainText('is not a stretch');
     await form.getByLabel('Damaged').fill('3 m - 20 m');
     await form.getByLabel('Damaged').press('Tab');
-    await form.getByRole('button', { name: 'Keep' }).click();
+    await form.getByRole('button', { name: 'Save reel' }).click();
     await expect(page.getByText(/damaged stretch ends at 20 m of a reel of 18\.4 m/)).toBeVisible();
     await form.getByLabel('Damaged').fill('3 m - 3.5 m');
     await form.getByLabel('Damaged').press('Tab');
-    await form.getByRole('button', { name: 'Keep' }).click();
+    await form.getByRole('button', { name: 'Save reel' }).click();
     const shelf = page.getByRole('region', { name: 'On the shelf' });
     await expect(shelf).toContainText('Orange coil');
     await expect(shelf).toContainText('damaged 3.00 m to 3.50 m');

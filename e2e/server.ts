@@ -15,13 +15,16 @@ export class Kobran {
   /** Files of the demo jobs, from which journeys take what they work on. */
   private readonly files = new Map<string, JobFile>();
 
-  constructor(private readonly port: number) {
+  constructor(
+    private readonly port: number,
+    private readonly seeded = true,
+  ) {
     const { KOBRAN_SEEDED } = process.env;
-    if (KOBRAN_SEEDED) cpSync(KOBRAN_SEEDED, this.folder, { recursive: true });
+    if (KOBRAN_SEEDED && seeded) cpSync(KOBRAN_SEEDED, this.folder, { recursive: true });
   }
 
-  static async running(): Promise<Kobran> {
-    const kobran = new Kobran(await freePort());
+  static async running(seeded = true): Promise<Kobran> {
+    const kobran = new Kobran(await freePort(), seeded);
     await kobran.start();
     return kobran;
   }
@@ -31,7 +34,7 @@ export class Kobran {
   }
 
   async start(): Promise<void> {
-    this.child = await startServer(this.folder, this.port);
+    this.child = await startServer(this.folder, this.port, this.seeded);
   }
 
   /** kill -9: no chance to tidy up. */
@@ -135,6 +138,15 @@ export const alone = base.extend<{ kobran: Kobran }>({
     await kobran.remove();
   },
   baseURL: async ({ kobran }, use) => use(kobran.url),
+});
+
+/** For the first minute: an empty Kobran, without the demo. */
+export const empty = base.extend({
+  baseURL: async ({ browserName: _ }, use) => {
+    const kobran = await Kobran.running(false);
+    await use(kobran.url);
+    await kobran.remove();
+  },
 });
 
 export { expect };

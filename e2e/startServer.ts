@@ -1,13 +1,13 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 
 /** Starts the built server on a folder and waits until it listens. */
-export async function startServer(folder: string, port: number): Promise<ChildProcess> {
+export async function startServer(folder: string, port: number, demo = true): Promise<ChildProcess> {
   const child = spawn(process.execPath, ['server/dist/main.js'], {
     env: {
       ...process.env,
       PORT: String(port),
       KOBRAN_DATA: folder,
-      KOBRAN_DEMO: '1',
+      KOBRAN_DEMO: demo ? '1' : '',
       KOBRAN_LOG: 'warn',
     },
     stdio: ['ignore', 'pipe', 'inherit'],

@@ -31,7 +31,7 @@ test('two tabs on one run: nothing is lost, one is chosen, undo brings the other
   await expect(notice).toBeVisible();
   await expect(nameIn(two)).toHaveValue('Renamed in two');
 
-  await notice.getByRole('button', { name: 'Take theirs' }).click();
+  await notice.getByRole('button', { name: 'Use theirs' }).click();
   await expect(nameIn(two)).toHaveValue('Renamed in one');
   await two.getByRole('button', { name: 'Undo' }).click();
   await expect(nameIn(two)).toHaveValue('Renamed in two');

@@ -6,7 +6,7 @@ alone(
   async ({ page, browser, baseURL }) => {
     await page.goto(`${baseURL}/catalog/part`);
     await page.getByRole('button', { name: 'Add your own connector part' }).click();
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Save entry' }).click();
     await expect(page.getByRole('alert').filter({ hasText: 'source must say' })).toBeVisible();
     await page.getByLabel('Name', { exact: true }).fill('N plug from the blue bag');
     await page.getByLabel('Source of the figures').fill('sheet in the bag');
@@ -21,7 +21,7 @@ alone(
     await bore.press('Enter');
     await expect(bore).toHaveValue('10.7156 mm');
     await expect(page.getByText(/Strip lengths on RG-213\/U; it fits/)).toBeVisible();
-    await page.getByRole('button', { name: 'Keep it' }).dblclick();
+    await page.getByRole('button', { name: 'Save entry' }).dblclick();
     await expect(page).toHaveURL(/catalog\/part\/n-plug-from-the-blue-bag/);
 
     await page.goto(`${baseURL}${demo.uhf}/plan?at=main`);

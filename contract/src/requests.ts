@@ -132,6 +132,8 @@ export class GaugeSheetQuery {
   /** `main.a`; every end when not given. */
   @IsOptional() @IsString() @Length(1, 60) end?: string;
   @IsOptional() @IsIn(['metric', 'imperial']) units?: 'metric' | 'imperial';
+  /** To look at, or notches to cut out of card and feel. */
+  @IsOptional() @IsIn(['sheet', 'tactile']) form?: 'sheet' | 'tactile';
 }
 
 /** Labels for several of one assembly. */

@@ -1,4 +1,5 @@
 export * from './quantity/index.js';
+export * from './language/index.js';
 export * from './catalog/index.js';
 export * from './chance/index.js';
 export * from './milp/index.js';
@@ -9,6 +10,7 @@ export * from './cut/index.js';
 export * from './prove/index.js';
 export * from './seal/index.js';
 export * from './ground/index.js';
+export * from './train/index.js';
 export * from './route/index.js';
 export * from './practice/index.js';
 export * from './run/index.js';

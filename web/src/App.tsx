@@ -40,6 +40,7 @@ const CalibrateScreen = screen(() => import('./screens/calibrate/CalibrateScreen
 const CutScreen = screen(() => import('./screens/cut/CutScreen.js'), 'CutScreen');
 const MatchScreen = screen(() => import('./screens/match/MatchScreen.js'), 'MatchScreen');
 const ProveScreen = screen(() => import('./screens/prove/ProveScreen.js'), 'ProveScreen');
+const RehearseScreen = screen(() => import('./screens/rehearse/RehearseScreen.js'), 'RehearseScreen');
 const RouteScreen = screen(() => import('./screens/route/RouteScreen.js'), 'RouteScreen');
 const GroundScreen = screen(() => import('./screens/ground/GroundScreen.js'), 'GroundScreen');
 const SealScreen = screen(() => import('./screens/seal/SealScreen.js'), 'SealScreen');
@@ -103,6 +104,7 @@ export function App(): ReactNode {
               <Route path="cut" element={<CutScreen />} />
               <Route path="match" element={<MatchScreen />} />
               <Route path="prove" element={<ProveScreen />} />
+              <Route path="rehearse" element={<RehearseScreen />} />
               <Route path="route" element={<RouteScreen />} />
               <Route path="ground" element={<GroundScreen />} />
               <Route path="seal" element={<SealScreen />} />

@@ -25,7 +25,14 @@ const retired: [phrase: RegExp, instead: string][] = [
   [/\bknee\b/i, 'best value'],
   [/\bsoft stiff\b/i, 'stiff nylon'],
   [/\bit is (cut|wrapped)$/i, 'mark as cut, as sealed'],
-  [/\blets more through\b/i, 'higher let-through voltage'],
+  [/\blets? more through\b/i, 'higher let-through voltage'],
+  [/^(keep|leave|make|forget|take|restore|load|put) it$/i, 'verb and object'],
+  [/\bthinnest stands\b/i, 'no price known, sorted by diameter'],
+  [/\bends teach\b/i, 'ends made and failed'],
+  [/\bschools?\b/i, 'method'],
+  [/\b((this|same|both|which) faces?|two faces)\b/i, 'connector'],
+  [/\btop-hat train\b|\bparts train\b/i, 'order of parts'],
+  [/\bearths? up\b/i, 'ground'],
 ];
 
 const root = fileURLToPath(new URL('../..', import.meta.url));

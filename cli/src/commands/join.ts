@@ -9,7 +9,7 @@ export function joinCommand(kobran: Command, { print, refuse, catalog }: Desk): 
     .argument('<b>', 'the connector it is joined to')
     .option('--at <frequency>', 'highest frequency in use', '100MHz')
     .option('--power <power>', 'forward power; 0 W for receive only', '0 W')
-    .description('Print the chains of adapters which join two faces, best first, each with its reason.')
+    .description('Print the chains of adapters which join two connectors, best first, each with its reason.')
     .addHelpText('after', '\nExample:\n  npx kobran join "SMA jack" PL-259 --at 145MHz --power 5W')
     .action(async (a: string, b: string, { at, power }: { at: string; power: string }) => {
       const needs = {

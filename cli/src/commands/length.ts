@@ -9,7 +9,7 @@ export function lengthCommand(kobran: Command, { print, catalog }: Desk): void {
     .argument('<frequency>', 'for example 27.2MHz')
     .option('--cable <id>', 'take the velocity factor of this cable')
     .option('--vf <factor>', 'velocity factor, 0.3 to 1')
-    .description('Print the physical length of an electrical length by both schools, and their difference.')
+    .description('Print the physical length of an electrical length by both methods, and their difference.')
     .addHelpText(
       'after',
       '\nExample:\n  npx kobran length 90 27.2MHz --vf 0.695\n  npx kobran length 180 7.1MHz --cable rg213',

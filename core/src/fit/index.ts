@@ -8,5 +8,3 @@ export type { KitAnswer, KitLimits, KitPairing, KitProgress } from './kit.js';
 export { acrossMm, features, type Feature } from './features.js';
 export { identify, UNSURE } from './identify.js';
 export type { Candidate, GivenAnswer, Identification, IdentifyOptions } from './identify.js';
-export { drillQuestion, nextDrill, scored, verdicts } from './drill.js';
-export type { DrillQuestion, DrillScore } from './drill.js';

@@ -51,6 +51,6 @@ export function chooseTube(peakEnvelopeW: number, z0Ohm: number, swr: number): T
     why:
       tubeV === undefined || firesAboveV === undefined
         ? `No standard tube holds ${Math.round(neededV)} V: use a quarter-wave or filter type for the band, or less power.`
-        : `${tubeV} V is the lowest standard tube whose lowest firing voltage, ${Math.round(firesAboveV)} V, is above ${Math.round(neededV)} V. A higher one would let more through.`,
+        : `${tubeV} V is the lowest standard tube whose lowest firing voltage, ${Math.round(firesAboveV)} V, is above ${Math.round(neededV)} V. A higher one has a higher let-through voltage.`,
   };
 }

@@ -3,6 +3,7 @@ import { type UnitSystem } from '../quantity/index.js';
 import type { RecipeInput, Step, WorkId } from './recipe.js';
 import { recipes, works } from './recipes/index.js';
 import { usualSchools, type MakeSchools } from './schools.js';
+import { formatCaliper } from './stripTool.js';
 import { stripGauge, stripText, type StripGauge } from './stripGauge.js';
 import type { ToolNeed } from './tools.js';
 
@@ -58,6 +59,7 @@ export function cardFor(
     cable,
     gauge,
     small: (mm) => stripText(mm, system),
+    caliper: (mm) => formatCaliper(mm, system),
     schools: options.schools ?? usualSchools,
     exposed: options.exposed ?? false,
     farEndMade: options.farEndMade ?? false,

@@ -1,13 +1,11 @@
 import { type UnitSystem } from '../quantity/index.js';
 import type { Card } from './card.js';
 import { cutsFromEnd } from './marking.js';
-import { stripToolSettings } from './stripTool.js';
+import { formatCaliper, stripToolSettings } from './stripTool.js';
 import { A4, type Ink, type Paper, type Shape } from './paper.js';
+import { checkBar, MARGIN, textWriter, type Write } from './sheetParts.js';
 import { stripText, type Layer } from './stripGauge.js';
 
-const MARGIN = 15;
-/** The bar which says whether the printer kept the scale, mm. */
-export const CHECK_BAR_MM = 100;
 const JACKET_SHOWN_MM = 30;
 const inkOf: Record<Layer, Ink> = {
   centre: 'copper',
@@ -31,25 +29,10 @@ export interface SheetHead {
  */
 export function gaugeSheet(card: Card, head: SheetHead, system: UnitSystem): Paper {
   const shapes: Shape[] = [];
-  const text = (
-    x: number,
-    y: number,
-    sizePt: number,
-    content: string,
-    more: { bold?: boolean; ink?: Ink; width?: number } = {},
-  ): number =>
-    shapes.push({
-      kind: 'text',
-      x,
-      y,
-      width: A4.widthMm - MARGIN - x,
-      sizePt,
-      text: content.replace(/\s?M?Ω/g, (unit) => (unit.includes('M') ? ' megohm' : ' ohm')),
-      ...more,
-    });
+  const text = textWriter(shapes);
   text(MARGIN, 12, 18, head.end, { bold: true });
   text(MARGIN, 21, 11, `${card.part.name}, on ${card.cable.name}. ${head.run}, ${head.job}.`);
-  checkBar(shapes, text);
+  checkBar(shapes, text, 34);
   const afterGauge = gauge(shapes, text, card, system, 48);
   const afterTrain = train(shapes, text, card, afterGauge);
   const afterMarks = marks(text, card, system, afterTrain);
@@ -58,50 +41,6 @@ export function gaugeSheet(card: Card, head: SheetHead, system: UnitSystem): Pap
     ink: 'muted',
   });
   return { ...A4, shapes };
-}
-
-type Write = (
-  x: number,
-  y: number,
-  sizePt: number,
-  content: string,
-  more?: { bold?: boolean; ink?: Ink; width?: number },
-) => number;
-
-function checkBar(shapes: Shape[], text: Write): void {
-  const y = 34;
-  const edge = (x: number): Shape => ({
-    kind: 'line',
-    x,
-    y: y - 2,
-    toX: x,
-    toY: y + 2,
-    stroke: 'ink',
-    what: 'check edge',
-  });
-  shapes.push(
-    {
-      kind: 'line',
-      x: MARGIN,
-      y,
-      toX: MARGIN + CHECK_BAR_MM,
-      toY: y,
-      stroke: 'ink',
-      thick: 0.5,
-      what: 'check bar',
-    },
-    edge(MARGIN),
-    edge(MARGIN + CHECK_BAR_MM),
-  );
-  text(
-    MARGIN + CHECK_BAR_MM + 4,
-    29.5,
-    9,
-    `This bar is ${CHECK_BAR_MM} mm long. If yours is not, print again at 100 %, not “fit to page”.`,
-    {
-      width: 70,
-    },
-  );
 }
 
 function gauge(shapes: Shape[], text: Write, card: Card, system: UnitSystem, top: number): number {
@@ -216,7 +155,9 @@ function train(shapes: Shape[], text: Write, card: Card, top: number): number {
 
 function marks(text: Write, card: Card, system: UnitSystem, top: number): number {
   const blades = stripToolSettings(card.gauge, card.cable)
-    .map(({ atMm, leavesMm }) => `${stripText(atMm, system)} leaving ${leavesMm.toFixed(1)} mm across`)
+    .map(
+      ({ atMm, leavesMm }) => `${stripText(atMm, system)} leaving ${formatCaliper(leavesMm, system)} across`,
+    )
     .join('; ');
   text(MARGIN, top, 10, 'Without a ruler', { bold: true });
   text(MARGIN, top + 5, 9, card.gauge.partAsGauge);

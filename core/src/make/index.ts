@@ -1,12 +1,5 @@
 export { listed } from './steps/words.js';
 export {
-  assemblyDrills,
-  assemblyQuestion,
-  nextAssembly,
-  type AssemblyDrill,
-  type AssemblyQuestion,
-} from './assemblyDrill.js';
-export {
   MAX_IN_BATCH,
   batchFinished,
   failPiece,
@@ -26,7 +19,9 @@ export { cardFor, lostOnFailureMm, stepBlocked, type Card, type CardOptions, typ
 export { cutBack, damageKinds, damages, type CutBack, type Damage, type DamageKind } from './cutBack.js';
 export { drawnEnd, endFaults, faultKinds, faultsOf, type DrawnEnd, type EndFault } from './endFaults.js';
 export { ID1_CARD_MM, pxPerMmNow, scaleFromCard, type ScreenScale } from './lifeSize.js';
-export { CHECK_BAR_MM, gaugeSheet, type SheetHead } from './gaugeSheet.js';
+export { gaugeSheet, type SheetHead } from './gaugeSheet.js';
+export { CHECK_BAR_MM } from './sheetParts.js';
+export { notchesOf, tactileSheets } from './tactileGauge.js';
 export { A4, type Ink, type Paper, type Shape } from './paper.js';
 export { cutsFromEnd, markingOf } from './marking.js';
 export type { Placed, Recipe, RecipeInput, Step, StepReading, Work, WorkId } from './recipe.js';
@@ -54,5 +49,5 @@ export { spokenCommand, type SpokenCommand } from './spokenCommand.js';
 export { shareDifference, tally, wilson, type EndOutcome, type Tally } from './statistics.js';
 export { STRIP_TOLERANCE_MM, stripGauge, stripText } from './stripGauge.js';
 export type { GaugeStretch, Layer, StripGauge } from './stripGauge.js';
-export { stripToolSettings, type Blade } from './stripTool.js';
+export { formatCaliper, stripToolSettings, type Blade } from './stripTool.js';
 export { owns, ownsDie, toolIds, toolNames, formatTool, type ToolId, type ToolNeed } from './tools.js';

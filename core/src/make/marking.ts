@@ -10,7 +10,7 @@ export interface Marking {
   right: string[];
 }
 
-type MarkingInput = Pick<RecipeInput, 'gauge' | 'cable' | 'small' | 'schools'>;
+type MarkingInput = Pick<RecipeInput, 'gauge' | 'cable' | 'small' | 'caliper' | 'schools'>;
 
 const ways: Record<MarkingSchool, (input: MarkingInput) => Marking> = {
   ruler: ({ gauge, small }) => ({
@@ -27,10 +27,10 @@ const ways: Record<MarkingSchool, (input: MarkingInput) => Marking> = {
     how: gauge.partAsGauge,
     right: ['a fine line all round where the part says'],
   }),
-  tool: ({ gauge, cable, small }) => ({
+  tool: ({ gauge, cable, small, caliper }) => ({
     title: 'Set the strip tool and try it on scrap',
     how: `${stripToolSettings(gauge, cable)
-      .map(({ atMm, leavesMm }) => `Blade at ${small(atMm)} leaving ${leavesMm.toFixed(1)} mm across`)
+      .map(({ atMm, leavesMm }) => `Blade at ${small(atMm)} leaving ${caliper(leavesMm)} across`)
       .join('; ')}. Cut a piece of scrap first.`,
     right: ['the scrap shows bright braid and an unmarked conductor', 'its lengths are those of the gauge'],
   }),

@@ -57,6 +57,8 @@ export interface RecipeInput {
   gauge: StripGauge;
   /** Writes a small length in the units of the shop, from mm. */
   small: (mm: number) => string;
+  /** Writes a diameter as a caliper shows it, from mm. */
+  caliper: (mm: number) => string;
   schools: MakeSchools;
   /** Does weather reach this end? */
   exposed: boolean;

@@ -1,4 +1,5 @@
 export { cardExpectation } from './cardReading.js';
+export { resistanceToneHz, resonanceToneHz, TARGET_TONE_HZ } from './readingTone.js';
 export { expectations, judge } from './expectations.js';
 export type { Expectation, OhmMeter, ReadingJudgement, ReadingVerdict, Test } from './expectations.js';
 export {

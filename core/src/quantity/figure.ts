@@ -59,16 +59,20 @@ export function formatFigure({ value, unit, plusMinus = 0 }: Figure, system: Uni
 const TAPE_MM_M = 2;
 const TAPE_CM_M = 10;
 
-/** A length as a tape can give it: 1 mm below 2 m, 5 mm below 10 m, 1 cm above; never shorter than asked for. */
-function tapeM(metres: number, system: UnitSystem): number {
-  if (system === 'imperial' || metres < TAPE_MM_M) return metres;
-  const step = metres < TAPE_CM_M ? 0.005 : 0.01;
+/**
+ * A length as a tape can give it: 1 mm below 2 m, 5 mm below 10 m, 1 cm above; never shorter than asked for.
+ *
+ * @example tapeM(24.893) // 24.9
+ */
+export function tapeM(metres: number): number {
+  const step = metres < TAPE_MM_M ? 0.001 : metres < TAPE_CM_M ? 0.005 : 0.01;
   return Math.ceil(metres / step - 1e-6) * step;
 }
 
 const formats: Record<FigureUnit, (value: number, system: UnitSystem) => string> = {
   m: (value, system) => formatLength(value, { system }),
-  cut: (value, system) => formatLength(tapeM(value, system), { system, digits: value < TAPE_CM_M ? 3 : 2 }),
+  cut: (value, system) =>
+    formatLength(system === 'metric' ? tapeM(value) : value, { system, digits: value < TAPE_CM_M ? 3 : 2 }),
   mm: (value, system) => formatLength(value, { system, small: true, fraction: 32 }),
   Hz: formatFrequency,
   W: formatPower,

@@ -11,5 +11,5 @@ export { parsePlainNumber } from './plainNumber.js';
 export { dbmFromWatts, formatPower, parsePower, wattsFromDbm } from './power.js';
 export { formatDecibels, parseDecibels } from './decibel.js';
 export { formatResistance, parseResistance } from './resistance.js';
-export { figure, formatFigure, formatSpread } from './figure.js';
+export { figure, formatFigure, tapeM, formatSpread } from './figure.js';
 export type { Figure, FigureUnit } from './figure.js';

@@ -74,7 +74,7 @@ export {
   type RunExpectation,
 } from './advise/runExpectations.js';
 export { rulerAt } from './wave/rulerAt.js';
-export { layOut } from './wave/layout.js';
+export { layOut, pieceName } from './wave/layout.js';
 export { shorten, type Shortened } from './advise/shorten.js';
 export type { Slack } from './facts/slack.js';
 export { spreadOf, usualTolerances, type RunSpread, type Spread, type Tolerances } from './wave/spread.js';

@@ -159,7 +159,7 @@ const widest = (profile: readonly ProfileStep[]): number =>
   Math.max(...profile.map(({ diameterM }) => diameterM));
 
 /** The last pass of every layer runs upwards, so that laps shed water. Common practice, no source. */
-const passWords: Record<number, string> = {
+export const passWords: Record<number, string> = {
   1: 'One pass, from the lower jacket up.',
   2: 'Two passes: begin at the top, go down, and come back up, so that the last one sheds water.',
   3: 'Three passes: up, down and up again, so that the last one sheds water.',

@@ -33,6 +33,9 @@ const shares: [HiddenCause, number][] = [
   ['melted dielectric', 1],
 ];
 
+/** Everything that can be hidden. */
+export const hiddenCauses: HiddenCause[] = shares.map(([cause]) => cause);
+
 /** A fault sits this far inside the cable behind its end, m. */
 const BEHIND_END_M = 0.002;
 /** A cable shorter than this is not crushed and holds no water worth the name, m. */

@@ -1,5 +1,13 @@
 import type { GaugeSheetQuery, LabelSheetQuery } from '@kobran/contract';
-import { assembliesOf, cardFor, gaugeSheet, labelSheet, labelsOf, makeSchools } from '@kobran/core';
+import {
+  assembliesOf,
+  cardFor,
+  gaugeSheet,
+  labelSheet,
+  labelsOf,
+  makeSchools,
+  tactileSheets,
+} from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { notFound } from '../errors/problem.js';
 import { RunSheets } from '../runs/runSheets.js';
@@ -11,20 +19,24 @@ export class ReportsService {
   constructor(@Inject(RunSheets) private readonly sheets: RunSheets) {}
 
   /** Every end which has a card, or the one that is asked for. */
-  async gauges(runId: string, { end, units = 'metric' }: GaugeSheetQuery): Promise<Buffer> {
+  async gauges(runId: string, { end, units = 'metric', form = 'sheet' }: GaugeSheetQuery): Promise<Buffer> {
     const { run, jobName, practice, sheet } = await this.sheets.sheetOf(runId);
-    const papers = sheet.ends
-      .filter(({ id }) => end === undefined || id === end)
-      .flatMap((one) => {
-        const card = cardFor(one.part, one.cable, units, {
-          schools: makeSchools(practice),
-          exposed: one.exposed,
-          farEndMade: one.farEndMade,
-          twoPersonCheck: practice.twoPersonCheck ?? false,
-        });
-        const head = { end: one.name, run: run.design.name, job: jobName };
-        return card && one.gauge.fit.verdict === 'fits' ? [gaugeSheet(card, head, units)] : [];
-      });
+    const ends = sheet.ends.filter(
+      ({ id, gauge }) => (end === undefined || id === end) && gauge.fit.verdict === 'fits',
+    );
+    const papers =
+      form === 'tactile'
+        ? tactileSheets(ends, units)
+        : ends.flatMap((one) => {
+            const card = cardFor(one.part, one.cable, units, {
+              schools: makeSchools(practice),
+              exposed: one.exposed,
+              farEndMade: one.farEndMade,
+              twoPersonCheck: practice.twoPersonCheck ?? false,
+            });
+            const head = { end: one.name, run: run.design.name, job: jobName };
+            return card ? [gaugeSheet(card, head, units)] : [];
+          });
     if (papers.length === 0) throw notFound('card', end ?? 'any end');
     return pdfOf(papers, `Strip gauges, ${run.design.name}`);
   }

@@ -52,6 +52,36 @@ function binary(response: Response, done: (error: Error | null, body: Buffer) =>
   stream.on('end', () => done(null, Buffer.concat(chunks)));
 }
 
+describe('gauges to feel', () => {
+  it('one for each part and cable, however many ends have them', async () => {
+    const pages = await readBack(await fetched(`${vhf}/gauges.pdf?form=tactile`));
+    const titles = pages.map(({ words }) => words).join(' ');
+    expect(titles).toContain('Gauges to feel');
+    const pairs = titles.match(/, on [^.]+? Notches/g) ?? [];
+    expect(pairs.length).toBeGreaterThan(1);
+    expect(new Set(pairs.map((one, k) => titles.split(', on ')[k] + one)).size).toBe(pairs.length);
+  });
+
+  it('has an upright edge at each cut at true 1:1, deeper for a deeper layer', async () => {
+    const [page] = await readBack(await fetched(`${vhf}/gauges.pdf?form=tactile&end=jumper.a`));
+    const gauge = stripGauge(entry(catalog.parts, 'uhf-plug-crimp-10mm'), entry(catalog.cables, 'rg213'));
+    // IEC and handbook figures of the soldered UHF strip stand in stripFacts; here: paper against gauge.
+    const uprights = page.paths.filter(({ width, height }) => width < 0.02 && height > 2 && height < 10);
+    const left = Math.min(
+      ...page.paths.filter(({ height }) => Math.abs(height - 26) < 0.02).map(({ x }) => x),
+    );
+    let atMm = 0;
+    let deeper = Infinity;
+    for (const { lengthMm } of gauge.stretches) {
+      atMm += lengthMm;
+      const edge = uprights.find(({ x }) => Math.abs(x - left - atMm) < 0.02);
+      expect(edge, `${atMm} mm`).toBeDefined();
+      expect(edge?.height).toBeLessThan(deeper);
+      deeper = edge?.height ?? 0;
+    }
+  });
+});
+
 describe('strip gauges on paper', () => {
   it('are drawn at true 1:1, with a bar of 100 mm, on A4 (ISO 216)', async () => {
     const response = await fetched(`${vhf}/gauges.pdf?end=jumper.a`);

@@ -13,7 +13,7 @@ export function ConflictNotice({ editor }: { editor: RunEditor }): ReactNode {
         Keep mine
       </button>
       <button className="button" onClick={editor.takeTheirs}>
-        Take theirs
+        Use theirs
       </button>
     </div>
   );

@@ -16,7 +16,7 @@ export function KnownPorts({
   if (known.length === 0) return null;
   return (
     <Choice
-      label="Take a known one"
+      label="Use a known port"
       value=""
       options={[{ value: '', label: '–' }, ...known.map(({ id, name }) => ({ value: id, label: name }))]}
       onChange={(id) => {

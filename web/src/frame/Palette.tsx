@@ -1,15 +1,17 @@
-import { faceInFull, faces, stages } from '@kobran/core';
+import { faceInFull, faces, pieceName, stages } from '@kobran/core';
 import { useQueries } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { use, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useLocation, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { routes } from '@kobran/contract';
 import { call } from '../store/client.js';
 import { useJobs } from '../store/queries.js';
-import { usePreferences } from '../ui/Preferences.js';
+import { RunContext } from '../store/RunContext.js';
+import { useWords } from '../ui/Preferences.js';
 import { useCatalog } from '../store/Shop.js';
 import { Finder, type FinderItem } from '../ui/Finder.js';
 import { Window } from '../ui/Window.js';
+import { useSettings } from './useSettings.js';
 
 /** Something the palette finds: a place to go, or a thing to do. */
 type Found = FinderItem & ({ to: string } | { act: () => void });
@@ -29,7 +31,7 @@ export const tools: { to: string; label: string; hint: string }[] = [
   { to: '/instruments', label: 'Instruments', hint: 'the simulated bench; connect a real one' },
   { to: '/train', label: 'Trainer', hint: 'ten-minute drills' },
   { to: '/practice', label: 'Practice', hint: 'how our shop works: methods, tools, crew' },
-  { to: '/ends', label: 'What ends teach', hint: 'failures and causes, by part and person' },
+  { to: '/ends', label: 'Ends made and failed', hint: 'failures and causes, by part and person' },
   { to: '/calibrate', label: 'Life-size', hint: 'calibrate this screen against a card' },
 ];
 
@@ -58,7 +60,7 @@ function Found({ onDone }: { onDone: () => void }): ReactNode {
   return (
     <div className="mt-2">
       <Finder
-        label="Runs, screens, connectors, cables, actions"
+        label="Runs, screens, pieces, connectors, cables, actions, settings"
         items={all}
         autoFocus
         onPick={(id) => {
@@ -74,37 +76,47 @@ function Found({ onDone }: { onDone: () => void }): ReactNode {
   );
 }
 
-/** Screens, stages of the open run, faces and cables, and what can be switched. */
-function usePlaces(): Found[] {
-  const { units, theme, set } = usePreferences();
-  const { cables, parts, adapters } = useCatalog();
-  const runPath = /^\/runs\/[^/]+/.exec(useLocation().pathname)?.[0];
+/** Stages, screens and pieces of the open run. */
+function useRunPlaces(): Found[] {
+  const run = use(RunContext);
+  const catalog = useCatalog();
+  const words = useWords();
+  if (!run) return [];
+  const path = `/runs/${run.id}`;
   return [
-    ...(runPath === undefined
-      ? []
-      : [
-          ...stages.map(({ id, name }): Found => ({
-            id: `stage ${id}`,
-            label: name,
-            hint: 'stage of this run',
-            to: `${runPath}/${id}`,
-          })),
-          { id: 'match', label: 'Match and choke', hint: 'of this run', to: `${runPath}/match` },
-          { id: 'cables', label: 'Compare cables', hint: 'of this run', to: `${runPath}/cables` },
-        ]),
+    ...stages.map(({ id, name }): Found => ({
+      id: `stage ${id}`,
+      label: words(name),
+      hint: 'stage of this run',
+      to: `${path}/${id}`,
+    })),
+    { id: 'match', label: 'Match and choke', hint: 'of this run', to: `${path}/match` },
+    { id: 'cables', label: 'Compare cables', hint: 'of this run', to: `${path}/cables` },
+    {
+      id: 'rehearse',
+      label: 'Rehearse this run',
+      hint: 'find a hidden fault',
+      to: `${path}/rehearse`,
+    },
+    ...run.editor.design.pieces.map((piece): Found => ({
+      id: `piece ${piece.id}`,
+      label: pieceName(piece, catalog),
+      hint: 'piece of this run',
+      to: `${path}/plan?at=${piece.id}`,
+    })),
+    { id: 'new run', label: 'New run', hint: 'in the same job', to: `/jobs/${run.jobId}/new` },
+    ...(run.editor.undo ? [{ id: 'undo', label: 'Undo', hint: 'Ctrl Z', act: run.editor.undo }] : []),
+    ...(run.editor.redo ? [{ id: 'redo', label: 'Redo', hint: 'Ctrl Shift Z', act: run.editor.redo }] : []),
+  ];
+}
+
+/** Screens, faces and cables, and what can be switched; of the open run first. */
+function usePlaces(): Found[] {
+  const { cables, parts, adapters } = useCatalog();
+  return [
+    ...useRunPlaces(),
     ...tools.map(({ to, label, hint }): Found => ({ id: `tool ${to}`, label, hint, to })),
-    {
-      id: 'units',
-      label: units === 'metric' ? 'Feet and inches' : 'Metres and millimetres',
-      hint: 'units',
-      act: () => set({ units: units === 'metric' ? 'imperial' : 'metric' }),
-    },
-    {
-      id: 'theme',
-      label: theme === 'light' ? 'Dark' : 'Light',
-      hint: 'light of the screen',
-      act: () => set({ theme: theme === 'light' ? 'dark' : 'light' }),
-    },
+    ...useSettings().map(({ id, ...rest }): Found => ({ id: `setting ${id}`, ...rest })),
     ...[...faces].map(([code, face]): Found => ({
       id: `face ${code}`,
       label: faceInFull(face),

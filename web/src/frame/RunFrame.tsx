@@ -30,7 +30,7 @@ export function RunFrame(): ReactNode {
         <Message
           title="This run names something the catalogue does not have"
           detail={`${unknown.message} It may be a part the shop added elsewhere: with the server running, load this page again.`}
-          action={{ label: 'Load it again', run: () => location.reload() }}
+          action={{ label: 'Load again', run: () => location.reload() }}
         />
       );
     if (!draft || (!job.data && !job.error)) return <Message title="Opening the run…" />;

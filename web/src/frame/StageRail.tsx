@@ -1,10 +1,12 @@
 import type { Sheet } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
+import { useWords } from '../ui/Preferences.js';
 import { StateMark, stateWords } from '../ui/StateMark.js';
 
 /** The stages in the order of work, each with its state and a few words. */
 export function StageRail({ sheet, runId }: { sheet: Sheet; runId: string }): ReactNode {
+  const words = useWords();
   return (
     <nav
       aria-label="Stages"
@@ -23,10 +25,10 @@ export function StageRail({ sheet, runId }: { sheet: Sheet; runId: string }): Re
                 <StateMark state={state} />
               </span>
               <span>
-                <span className="block font-semibold">{name}</span>
+                <span className="block font-semibold">{words(name)}</span>
                 <span className="sr-only">{stateWords[state]}: </span>
                 <span className="block text-sm whitespace-nowrap text-muted md:whitespace-normal">
-                  {detail}
+                  {id === 'ground' ? words(detail) : detail}
                 </span>
               </span>
             </NavLink>

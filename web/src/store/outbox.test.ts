@@ -123,7 +123,7 @@ describe('facts on their way to the server', () => {
               code: 'run.not-found',
               message: 'There is no run.',
               where: 'path',
-              remedy: 'Restore it.',
+              remedy: 'Restore.',
             },
           }
         : { kind: 'done' };
@@ -132,7 +132,7 @@ describe('facts on their way to the server', () => {
     await clock.pass(0);
     expect(server.kept).toEqual([uuid(1), uuid(3)]);
     const [aside] = outbox.snapshot().aside;
-    expect(aside.why).toBe('There is no run. Restore it.');
+    expect(aside.why).toBe('There is no run. Restore.');
     expect(warnings.some((message) => message.includes('set aside'))).toBe(true);
 
     server.answer = () => ({ kind: 'done' });

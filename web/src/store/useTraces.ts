@@ -67,7 +67,7 @@ export function useTraces(): Traces {
           onSuccess: () =>
             toast(`${name} is deleted.`, {
               action: {
-                label: 'Restore it',
+                label: 'Restore',
                 onClick: () => mutate({ what: 'restore', traceId: id }),
               },
             }),

@@ -48,7 +48,7 @@ export function Choice({
 }
 
 /** Two or three schools side by side; pressing one chooses it. */
-export function Schools<T extends string>({
+export function Methods<T extends string>({
   label,
   value,
   options,

@@ -15,7 +15,7 @@ export class ErrorBoundary extends Component<{ children: ReactNode }, { failed: 
       <Message
         title="This screen could not be shown"
         detail="The server may have stopped before the screen was fetched. What you entered is kept on this device."
-        action={{ label: 'Load it again', run: () => location.reload() }}
+        action={{ label: 'Load again', run: () => location.reload() }}
       />
     );
   }

@@ -10,25 +10,42 @@ export function FilePick({
 }: {
   label: string;
   accept: string;
-  picked: string | undefined;
+  picked?: string | undefined;
   onPick: (file: File) => void;
 }): ReactNode {
   return (
     <div>
-      <label className="button relative min-h-11 w-full cursor-pointer focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-ink">
+      <label className="button relative w-full cursor-pointer focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-ink">
         <Upload size={16} aria-hidden /> {label}
-        <input
-          type="file"
-          accept={accept}
-          className="absolute inset-0 cursor-pointer opacity-0"
-          onChange={({ target }) => {
-            const file = target.files?.[0];
-            if (file) onPick(file);
-            target.value = '';
-          }}
-        />
+        <FileInput accept={accept} onPick={([file]) => onPick(file)} />
       </label>
       {picked && <p className="mt-1 truncate text-sm text-muted">{picked}</p>}
     </div>
+  );
+}
+
+/** The browser’s own picker, laid unseen over the label around it. */
+export function FileInput({
+  accept,
+  onPick,
+  multiple = false,
+}: {
+  accept: string;
+  onPick: (files: readonly File[]) => void;
+  multiple?: boolean;
+}): ReactNode {
+  return (
+    <input
+      type="file"
+      accept={accept}
+      multiple={multiple}
+      className="absolute inset-0 cursor-pointer opacity-0"
+      onChange={({ target }) => {
+        const files = [...(target.files ?? [])];
+        if (files.length > 0) onPick(files);
+        // The same file may be picked again, after it was mended.
+        target.value = '';
+      }}
+    />
   );
 }

@@ -40,6 +40,7 @@ const help: [path: RegExp, line: string][] = [
   ],
   [/^\/runs\/[^/]+\/make/, 'Open the card of an end and follow it step by step.'],
   [/^\/runs\/[^/]+\/prove/, 'Type what the meter shows, or drop the analyser’s files here.'],
+  [/^\/runs\/[^/]+\/rehearse/, 'Measure the run with its hidden fault, then say what is wrong.'],
   [
     /^\/runs\/[^/]+\/route/,
     'Enter the legs from the radio to the antenna; their lengths and zones follow the run everywhere.',

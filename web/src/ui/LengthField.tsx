@@ -20,10 +20,14 @@ export function LengthField({
     <QuantityField
       label={label}
       value={valueM}
-      format={(metres) => formatLength(metres, { system: units, small: true, digits: 1 })}
+      format={(metres) => formatLength(metres, { system: units, small: true, digits: tenthsOf(metres) })}
       parse={(text) => parseLength(text, { unit: units === 'metric' ? 'mm' : 'in', allowZero: true })}
       onChange={onChange}
       {...(onClear ? { onClear } : {})}
     />
   );
 }
+
+/** A tenth of a millimetre is written only where there is one. */
+const tenthsOf = (metres: number): 0 | 1 =>
+  Math.abs(metres * 1000 - Math.round(metres * 1000)) < 0.05 ? 0 : 1;

@@ -1,9 +1,20 @@
-import type { DecimalMark, ScreenScale, UnitSystem } from '@kobran/core';
+import {
+  inLanguage,
+  languageOf,
+  type DecimalMark,
+  type Language,
+  type ScreenScale,
+  type UnitSystem,
+} from '@kobran/core';
 import { createContext, use, useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
 
 /** What belongs to this person at this device, not to the job. */
 interface Stored {
   units: UnitSystem;
+  /** English as it is written here. */
+  language: Language;
+  /** Readings are heard as tones. */
+  sound: boolean;
   /** How 1,500 is read here; nothing: it is asked. */
   numbers?: DecimalMark;
   theme: 'light' | 'dark';
@@ -46,7 +57,14 @@ const KEY = 'kobran.preferences';
 
 function load(): Stored {
   const dark = document.documentElement.dataset.theme === 'dark';
-  const fallback: Stored = { units: 'metric', theme: dark ? 'dark' : 'light', name: '', card: usualCard };
+  const fallback: Stored = {
+    units: 'metric',
+    language: languageOf(navigator.language),
+    sound: false,
+    theme: dark ? 'dark' : 'light',
+    name: '',
+    card: usualCard,
+  };
   try {
     const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Stored>;
     return { ...fallback, ...kept, card: { ...usualCard, ...kept.card } };
@@ -72,4 +90,10 @@ export function usePreferences(): Preferences {
   const preferences = use(Context);
   if (!preferences) throw new Error('usePreferences outside its provider');
   return preferences;
+}
+
+/** Writes sentences of Kobran’s own in the shop’s English. */
+export function useWords(): (text: string) => string {
+  const { language } = usePreferences();
+  return useCallback((text) => inLanguage(text, language), [language]);
 }

@@ -1,6 +1,6 @@
 import type { Practice, School } from '@kobran/core';
 
-/** Schools which a stage and the practice both offer. */
+/** Methods which a stage and the practice both offer. */
 
 export const schoolsOfCutting: School<Practice['cutSchool']>[] = [
   {

@@ -5,6 +5,7 @@ import type { Design } from '../design/design.js';
 import { evaluate } from '../evaluate.js';
 import type { Facts } from '../facts/kinds.js';
 import type { Practice } from '../../practice/index.js';
+import { tapeM } from '../../quantity/index.js';
 
 /** A run of a job with what was done to it. */
 export interface RunOfJob {
@@ -20,7 +21,7 @@ export interface PieceToCut extends WantedPiece {
   runName: string;
 }
 
-/** Everything of a job that is still to be cut: lengths off the reel with their allowances; several of the same each by itself. */
+/** Everything of a job that is still to be cut: lengths off the reel with their allowances, as a tape gives them; several of the same each by itself. */
 export const piecesToCut = (runs: readonly RunOfJob[], catalog: Catalog, practice: Practice): PieceToCut[] =>
   runs.flatMap(({ id: runId, design, facts }) =>
     evaluate(design, catalog, { facts, practice })
@@ -31,7 +32,7 @@ export const piecesToCut = (runs: readonly RunOfJob[], catalog: Catalog, practic
           id: `${runId} ${pieceId}${count === 1 ? '' : ` ${k + 1}`}`,
           name: count === 1 ? name : `${name} ${k + 1}`,
           cable: cable.id,
-          lengthM: cut.value,
+          lengthM: tapeM(cut.value),
           set,
           lot,
           runId,

@@ -20,8 +20,10 @@ interface Props {
   chosenM: number | undefined;
 }
 
-const PAD = { left: 46, right: 14, top: 58, bottom: 34 };
+const PAD = { left: 46, right: 14, top: 62, bottom: 34 };
 const HEIGHT = 250;
+/** Below this width the axis says less, px. */
+const NARROW_PX = 560;
 /** Echoes below this are noise to an installer, dB. */
 const FLOOR_DB = 60;
 
@@ -82,7 +84,10 @@ export function EchoChart({ summary, totalM, places, measured, predicted, chosen
             Echo along the run
           </text>
           <text x={PAD.left} y={30} fontSize={13} fill="var(--muted)" className="figures">
-            {read ?? 'return loss of each place, dB; loss on the way given back'}
+            {read ??
+              (width < NARROW_PX
+                ? 'return loss, dB'
+                : 'return loss of each place, dB; loss on the way given back')}
           </text>
           {[0, 20, 40].map((level) => (
             <g key={level}>
@@ -106,7 +111,7 @@ export function EchoChart({ summary, totalM, places, measured, predicted, chosen
                 stroke="var(--edge)"
                 strokeDasharray="2 4"
               />
-              <text x={x(atM)} y={PAD.top - 4} fontSize={13} textAnchor="middle" fill="var(--muted)">
+              <text x={x(atM)} y={PAD.top - 8} fontSize={13} textAnchor="middle" fill="var(--muted)">
                 {k > 0 && x(atM) - x(places[k - 1].atM) < 22 ? '' : labelFrom(places, k, (m) => x(m))}
               </text>
             </g>

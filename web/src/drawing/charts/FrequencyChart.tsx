@@ -29,6 +29,13 @@ interface Props {
 }
 
 const PAD = { left: 46, right: 12, top: 40, bottom: 36 };
+/** From this width on the names stand beside the ends of their curves, px; below it in a row under the chart. */
+const NAMES_BESIDE_PX = 520;
+/** Of a character at 13 px and semibold, at most. */
+const CHARACTER_PX = 7.6;
+const NAME_GAP_PX = 8;
+
+const isNamed = ({ tone }: Series): boolean => tone !== 'muted';
 
 const colour: Record<Series['tone'], string> = {
   ink: 'var(--ink)',
@@ -53,11 +60,14 @@ export function FrequencyChart({
   const [ref, width] = useWidth<HTMLDivElement>();
   const [at, setAt] = useState<number>();
   const clip = useId();
+  const beside = width >= NAMES_BESIDE_PX;
+  const longest = Math.max(0, ...series.filter(isNamed).map(({ name }) => name.length));
+  const right = beside ? longest * CHARACTER_PX + NAME_GAP_PX : PAD.right;
   const hz = Array.from(frequencyHz);
   const [low, high] = [hz[0] ?? 1, hz.at(-1) ?? 2];
   const x = (logarithmic ? scaleLog() : scaleLinear())
     .domain([low, high])
-    .range([PAD.left, Math.max(width - PAD.right, PAD.left + 1)]);
+    .range([PAD.left, Math.max(width - right, PAD.left + 1)]);
   const all = series.flatMap(({ values }) => Array.from(values)).filter(Number.isFinite);
   const top = most ?? (Math.max(...all, 0) * 1.1 || 1);
   const y = scaleLinear()
@@ -131,12 +141,12 @@ export function FrequencyChart({
               </g>
             );
           })}
-          <Grid x={x} y={y} logarithmic={logarithmic} width={width} height={height} />
+          <Grid x={x} y={y} logarithmic={logarithmic} width={width} right={right} height={height} />
           <clipPath id={clip}>
             <rect
               x={PAD.left}
               y={PAD.top - 2}
-              width={Math.max(width - PAD.left - PAD.right, 0)}
+              width={Math.max(width - PAD.left - right, 0)}
               height={height - PAD.top - PAD.bottom + 4}
             />
           </clipPath>
@@ -156,7 +166,9 @@ export function FrequencyChart({
               {...(dashed ? { strokeDasharray: '6 4' } : {})}
             />
           ))}
-          <Names series={series} y={y} top={top} width={width} height={height} />
+          {beside && (
+            <Names series={series} y={y} top={top} x={width - right + NAME_GAP_PX} height={height} />
+          )}
           {at !== undefined && (
             <g stroke="var(--copper)">
               <path d={`M${x(hz[at])} ${PAD.top}V${height - PAD.bottom}`} strokeDasharray="2 3" />
@@ -173,6 +185,16 @@ export function FrequencyChart({
           )}
         </svg>
       )}
+      {!beside && (
+        <p aria-hidden="true" className="flex flex-wrap gap-x-4 text-sm font-semibold">
+          {series.filter(isNamed).map(({ name, tone, dashed }) => (
+            <span key={name} style={{ color: colour[tone] }}>
+              {dashed ? '- - ' : '— '}
+              {name}
+            </span>
+          ))}
+        </p>
+      )}
     </div>
   );
 }
@@ -182,12 +204,15 @@ function Grid({
   y,
   logarithmic,
   width,
+  right,
   height,
 }: {
   x: ReturnType<typeof scaleLinear<number>>;
   y: ReturnType<typeof scaleLinear<number>>;
   logarithmic: boolean;
   width: number;
+  /** Left free beside the curves, px. */
+  right: number;
   height: number;
 }): ReactNode {
   const across = logarithmic
@@ -197,7 +222,7 @@ function Grid({
     <g>
       {y.ticks(4).map((value) => (
         <g key={value}>
-          <path d={`M${PAD.left} ${y(value)}H${width - PAD.right}`} stroke="var(--rule)" />
+          <path d={`M${PAD.left} ${y(value)}H${width - right}`} stroke="var(--rule)" />
           <text
             x={PAD.left - 6}
             y={y(value) + 4}
@@ -213,7 +238,13 @@ function Grid({
       {across.map((hz) => (
         <g key={hz}>
           <path d={`M${x(hz)} ${height - PAD.bottom}v5`} stroke="var(--edge)" />
-          <text x={x(hz)} y={height - PAD.bottom + 17} fontSize={13} textAnchor="middle" className="figures">
+          <text
+            x={x(hz)}
+            y={height - PAD.bottom + 17}
+            fontSize={13}
+            textAnchor={x(hz) > width - TICK_HALF_PX ? 'end' : 'middle'}
+            className="figures"
+          >
             {formatFrequency(hz)}
           </text>
         </g>
@@ -222,43 +253,40 @@ function Grid({
   );
 }
 
-/** Names at the right end of their curves, kept apart from each other. */
+/** Half of the longest frequency written under the axis, px. */
+const TICK_HALF_PX = 36;
+
+/** Names beside the right ends of their curves, kept apart from each other. */
 function Names({
   series,
+  x,
   y,
   top,
-  width,
   height,
 }: {
   series: readonly Series[];
+  x: number;
   y: (value: number) => number;
   top: number;
-  width: number;
   height: number;
 }): ReactNode {
   const named = series
-    .filter(({ tone }) => tone !== 'muted')
-    .map((one) => ({ ...one, at: y(Math.min(one.values[one.values.length - 1] ?? 0, top)) - 5 }))
+    .filter(isNamed)
+    .map((one) => ({ ...one, at: y(Math.min(lastOf(one.values), top)) + 4 }))
     .sort((a, b) => a.at - b.at);
-  let free = PAD.top + 10;
-  return named.map(({ name, tone, at }) => {
-    const place = Math.min(Math.max(at, free), height - PAD.bottom - 4);
+  let free = PAD.top + 6;
+  return named.map(({ name, tone, at }, k) => {
+    // Room is left for the names that come after.
+    const last = height - PAD.bottom - 15 * (named.length - 1 - k);
+    const place = Math.min(Math.max(at, free), last);
     free = place + 15;
     return (
-      <text
-        key={name}
-        x={width - PAD.right - 4}
-        y={place}
-        fontSize={13}
-        fontWeight={600}
-        textAnchor="end"
-        stroke="var(--sheet)"
-        strokeWidth={4}
-        paintOrder="stroke"
-        style={{ fill: colour[tone] }}
-      >
+      <text key={name} x={x} y={place} fontSize={13} fontWeight={600} style={{ fill: colour[tone] }}>
         {name}
       </text>
     );
   });
 }
+
+/** Where a curve ends: its last value that is one. */
+const lastOf = (values: ArrayLike<number>): number => Array.from(values).findLast(Number.isFinite) ?? 0;

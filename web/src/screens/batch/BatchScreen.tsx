@@ -108,7 +108,7 @@ function Working({ card, end, work }: { card: Card; end: EndSheet; work: BatchIn
           Print the labels
         </a>
         <button className="button min-h-11" onClick={work.drop}>
-          Give up this batch
+          Abandon this batch
         </button>
       </div>
     </StagePage>

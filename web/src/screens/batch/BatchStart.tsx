@@ -56,7 +56,7 @@ export function BatchStart({
             onChange={({ target }) => setText(target.value)}
           />
         </label>
-        <button className="button button-primary min-h-11">Lay them out</button>
+        <button className="button button-primary min-h-11">Start the batch</button>
         <p id="count-said" role="status" className={sound ? 'text-muted' : 'font-semibold text-stop'}>
           {sound
             ? `${formatLength(metres, { system: units })} of cable, ${count * end.part.minutes} minutes at most; a failed end costs up to ${formatLength(lostOnFailureMm(card, card.steps.length - 1) / 1000, { system: units, small: true })} more`

@@ -1,5 +1,5 @@
 import { routes, type JobSummary } from '@kobran/contract';
-import { FilePlus2, Search, Upload, MoreHorizontal } from 'lucide-react';
+import { FilePlus2, Search, MoreHorizontal } from 'lucide-react';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -8,15 +8,19 @@ import { useChange, useJob, useJobs } from '../../store/queries.js';
 import { Message } from '../../ui/Message.js';
 import { useNarrow } from '../../ui/useNarrow.js';
 import { TopBar } from '../../frame/TopBar.js';
+import { FileInput, FilePick } from '../../ui/FilePick.js';
 import { Menu } from '../../ui/Menu.js';
 import { RunRow } from './RunRow.js';
 import { useDeletion } from './useDeletion.js';
+
+const JOB_FILE = '.json,application/json';
 
 /** Jobs and their runs as small lines to scale, each with its worst snag and its next action. */
 export function Board(): ReactNode {
   const { data: jobs, error, refetch } = useJobs();
   const [search, setSearch] = useState('');
   const narrow = useNarrow();
+  const bring = useImportJob();
   useEffect(() => {
     document.title = 'Board – Kobran';
   }, []);
@@ -51,14 +55,14 @@ export function Board(): ReactNode {
         <div className="flex flex-wrap items-center justify-between gap-3">
           <h1 className="text-xl font-bold">Jobs</h1>
           <div className="flex flex-wrap gap-2">
-            <ImportJob />
+            <FilePick label="Import a job file" accept={JOB_FILE} onPick={bring} />
             <NewJob />
           </div>
         </div>
         {jobs?.map((job) => (
           <Job key={job.id} job={job} search={search} />
         ))}
-        {jobs?.length === 0 && <FirstMinute />}
+        {jobs?.length === 0 && <FirstMinute onImport={bring} />}
         <DeletedJobs />
       </main>
     </div>
@@ -96,7 +100,7 @@ function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
           items={[
             {
               label: 'Delete the job',
-              hint: 'with its runs; it can be brought back',
+              hint: 'with its runs; it can be restored',
               act: () => remove('job', job.id, job.name),
             },
           ]}
@@ -158,16 +162,16 @@ function NewJob(): ReactNode {
         onChange={({ target }) => setName(target.value)}
       />
       <button className="button button-primary" disabled={create.isPending}>
-        Make it
+        Add job
       </button>
     </form>
   );
 }
 
-function ImportJob(): ReactNode {
+/** Reads a job file; what came of it is said. */
+function useImportJob(): (file: File) => void {
   const bring = useChange((text: string) => call(routes.importJob, { body: text }));
-  const read = (file: File | undefined): void => {
-    if (!file) return;
+  return (file) =>
     void file.text().then((text) =>
       bring.mutate(text, {
         onSuccess: ({ name, runs }) =>
@@ -176,25 +180,10 @@ function ImportJob(): ReactNode {
           toast.error(`${file.name}: ${messageOf(error)}`, { duration: 15_000, closeButton: true }),
       }),
     );
-  };
-  return (
-    <label className="button focus-within:outline-3 focus-within:outline-ink">
-      <Upload size={16} aria-hidden /> Import a job file
-      <input
-        type="file"
-        accept=".json,application/json"
-        className="sr-only"
-        onChange={({ target }) => {
-          read(target.files?.[0]);
-          target.value = '';
-        }}
-      />
-    </label>
-  );
 }
 
 /** An empty Kobran: two connectors, a file, or the demo. */
-function FirstMinute(): ReactNode {
+function FirstMinute({ onImport }: { onImport: (file: File) => void }): ReactNode {
   const navigate = useNavigate();
   const { data: deleted = [] } = useJobs(true);
   const failed = (error: Error): void => void toast.error(messageOf(error));
@@ -203,38 +192,36 @@ function FirstMinute(): ReactNode {
   );
   const demo = useChange(() => call(routes.openDemo));
   const [id] = useState(() => crypto.randomUUID());
-  const ways: [title: string, hint: string, act: () => void][] = [
-    [
-      'Start from two connectors',
-      'what the radio has, what the antenna has, and how far it is',
-      () => start.mutate(id, { onSuccess: () => void navigate(`/jobs/${id}/new`), onError: failed }),
-    ],
-    ...(deleted.length > 0
-      ? []
-      : [
-          [
-            'Open the demo',
-            'three invented sites with their runs',
-            () => demo.mutate(undefined, { onError: failed }),
-          ] as [string, string, () => void],
-        ]),
-  ];
+  const busy = start.isPending || demo.isPending;
   return (
-    <section aria-label="Begin" className="mt-8 grid gap-4 sm:grid-cols-2">
-      {ways.map(([title, hint, act]) => (
-        <button
-          key={title}
-          className="rounded border-2 border-edge bg-paper p-5 text-left hover:border-ink"
-          disabled={start.isPending || demo.isPending}
-          onClick={act}
-        >
-          <span className="block text-lg font-bold">{title}</span>
-          <span className="block text-muted">{hint}</span>
+    <section aria-label="Begin" className="mt-8 grid gap-4 sm:grid-cols-3">
+      <button
+        className={WAY}
+        disabled={busy}
+        // Not a callback of mutate: with the job there this goes, and its callbacks with it.
+        onClick={() => void start.mutateAsync(id).then(() => navigate(`/jobs/${id}/new`), failed)}
+      >
+        <span className="block text-lg font-bold">Start from two connectors</span>
+        <span className="block text-muted">what the radio has, what the antenna has, and how far it is</span>
+      </button>
+      <label
+        className={`${WAY} relative cursor-pointer focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-ink`}
+      >
+        <span className="block text-lg font-bold">Import a job</span>
+        <span className="block text-muted">a file which another Kobran has exported</span>
+        <FileInput accept={JOB_FILE} onPick={([file]) => onImport(file)} />
+      </label>
+      {deleted.length === 0 && (
+        <button className={WAY} disabled={busy} onClick={() => demo.mutate(undefined, { onError: failed })}>
+          <span className="block text-lg font-bold">Open the demo</span>
+          <span className="block text-muted">invented sites with their runs</span>
         </button>
-      ))}
+      )}
     </section>
   );
 }
+
+const WAY = 'rounded border-2 border-edge bg-paper p-5 text-left hover:border-ink';
 
 function DeletedJobs(): ReactNode {
   const { data } = useJobs(true);
@@ -248,7 +235,7 @@ function DeletedJobs(): ReactNode {
           <li key={id} className="flex items-center gap-3">
             <span>{name}</span>
             <button className="button" onClick={() => restore.mutate(id)}>
-              Restore it
+              Restore
             </button>
           </li>
         ))}

@@ -3,7 +3,7 @@ import { checkReferences, counted, evaluate, formatLength, type Practice, type S
 import { MoreHorizontal } from 'lucide-react';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { usePreferences } from '../../ui/Preferences.js';
+import { usePreferences, useWords } from '../../ui/Preferences.js';
 import { rulerScale } from '../../drawing/ruler/scale.js';
 import { useWidth } from '../../ui/useWidth.js';
 import { useFacts } from '../../store/Device.js';
@@ -38,6 +38,7 @@ function RunLine({ run, practice }: { run: RunDocument; practice: Practice }): R
   );
   const worst = sheet.snags.at(0);
   const remove = useDeletion();
+  const words = useWords();
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-rule py-2.5 md:grid-cols-[minmax(0,1fr)_19rem]">
       <div className="min-w-0">
@@ -80,7 +81,7 @@ function RunLine({ run, practice }: { run: RunDocument; practice: Practice }): R
             className="font-semibold underline underline-offset-4"
             to={`/runs/${run.id}/${sheet.next.stage}${sheet.next.at ? `?at=${sheet.next.at}` : ''}`}
           >
-            {sheet.next.text}
+            {sheet.next.stage === 'ground' ? words(sheet.next.text) : sheet.next.text}
           </Link>
           <Menu
             label={`More for ${run.design.name}`}
@@ -90,7 +91,7 @@ function RunLine({ run, practice }: { run: RunDocument; practice: Practice }): R
             items={[
               {
                 label: 'Delete',
-                hint: 'it can be brought back',
+                hint: 'it can be restored',
                 act: () => remove('run', run.id, run.design.name),
               },
             ]}

@@ -23,7 +23,7 @@ export function useDeletion(): (kind: 'job' | 'run', id: string, name: string) =
       .then(() => queries.invalidateQueries())
       .then(() =>
         toast(`${name} deleted`, {
-          action: { label: 'Restore it', onClick: () => void restore().catch(complain) },
+          action: { label: 'Restore', onClick: () => void restore().catch(complain) },
         }),
       )
       .catch(complain);

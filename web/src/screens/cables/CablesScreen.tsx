@@ -60,8 +60,8 @@ function Chooser({ piece, assemblies }: { piece: Assembly; assemblies: readonly 
       <p className="text-muted">
         {choice.basis === 'price'
           ? 'Cheapest by the shop’s prices.'
-          : 'Thinnest stands for cheapest: not every cable has a price in the shop’s catalogue.'}{' '}
-        Beyond the best value, more copper buys little.
+          : 'No price known for some cables: they are sorted by diameter.'}{' '}
+        Beyond the best value, a thicker cable gains little.
       </p>
       <div className="mt-2 flex flex-wrap items-end gap-4">
         <div className="w-72">
@@ -92,8 +92,8 @@ function headline(choice: CableChoice): string {
   const adequate = choice.rows.filter((row) => row.adequate).length;
   const cheapest = named(choice, 'cheapest adequate');
   return cheapest
-    ? `${adequate} of ${choice.rows.length} cables do for ${choice.piece.label}; ${cheapest} is enough`
-    : `No cable of the catalogue does for ${choice.piece.label} as the run stands`;
+    ? `${adequate} of ${choice.rows.length} cables will do for ${choice.piece.label}; ${cheapest} is enough`
+    : `No cable in the catalogue will do for ${choice.piece.label} as the run stands`;
 }
 
 const markWords: Record<CableMark, string> = {

@@ -70,7 +70,7 @@ export function CalibrateScreen(): ReactNode {
             Much larger
           </button>
           <button className="button button-primary min-h-11" onClick={keep}>
-            It fits, keep it
+            Save: the outline fits
           </button>
         </div>
         {problem && (
@@ -96,7 +96,7 @@ export function CalibrateScreen(): ReactNode {
               strokeWidth={2}
             />
             <text x={box.width / 2} y={box.height / 2} textAnchor="middle" fontSize={15}>
-              lay the card here
+              card here
             </text>
           </svg>
         </div>

@@ -1,7 +1,7 @@
 import type { Card } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { TrainDrawing } from '../../drawing/gauge/TrainDrawing.js';
-import { usePreferences } from '../../ui/Preferences.js';
+import { usePreferences, useWords } from '../../ui/Preferences.js';
 import { useWidth } from '../../ui/useWidth.js';
 import { SnagMark } from '../../ui/SnagMark.js';
 import { rightIs } from './spoken.js';
@@ -23,11 +23,11 @@ export function Advice({ card, inWork }: { card: Card; inWork: CardInWork }): Re
         </p>
       )}
       {step.irreversible && <p className="font-bold text-stop">No way back from here.</p>}
-      <Words title={how.touch ? 'Feels right' : 'Looks right'} lines={rightIs(step, how.touch)} />
-      {!how.touch && <Words title="Feels right" lines={step.feelsRight} />}
-      {step.goesWrong.length > 0 && <Words title="Goes wrong" lines={step.goesWrong} tone="text-stop" />}
+      <Lines title={how.touch ? 'Feels right' : 'Looks right'} lines={rightIs(step, how.touch)} />
+      {!how.touch && <Lines title="Feels right" lines={step.feelsRight} />}
+      {step.goesWrong.length > 0 && <Lines title="Goes wrong" lines={step.goesWrong} tone="text-stop" />}
       {step.school && <p className="text-base text-muted">{step.school}</p>}
-      {progress.deviations.length > 0 && <Words title="Noted so far" lines={progress.deviations} />}
+      {progress.deviations.length > 0 && <Lines title="Noted so far" lines={progress.deviations} />}
       {!showsParts(step) && (
         <OnCable
           items={card.train.filter(({ id }) => progress.confirmed.includes(id))}
@@ -38,7 +38,7 @@ export function Advice({ card, inWork }: { card: Card; inWork: CardInWork }): Re
   );
 }
 
-function Words({
+function Lines({
   title,
   lines,
   tone = '',
@@ -47,12 +47,13 @@ function Words({
   lines: readonly string[];
   tone?: string;
 }): ReactNode {
+  const words = useWords();
   return (
     <section>
       <h2 className={`text-base font-bold ${tone}`}>{title}</h2>
       <ul>
         {lines.map((line) => (
-          <li key={line}>{line}</li>
+          <li key={line}>{words(line)}</li>
         ))}
       </ul>
     </section>

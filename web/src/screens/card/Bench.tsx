@@ -5,6 +5,7 @@ import {
   formatTool,
   owns,
   stripText,
+  formatCaliper,
   stripToolSettings,
   type Card,
   type EndSheet,
@@ -175,7 +176,7 @@ function WaysToMark({ card, open }: { card: Card; open: boolean }): ReactNode {
   const small = (mm: number): string => stripText(mm, units);
   const cuts = cutsFromEnd(card.gauge).map(({ layer, atMm }) => `${layer} at ${small(atMm)}`);
   const blades = stripToolSettings(card.gauge, card.cable).map(
-    ({ atMm, leavesMm }) => `blade at ${small(atMm)} leaving ${leavesMm.toFixed(1)} mm across`,
+    ({ atMm, leavesMm }) => `blade at ${small(atMm)} leaving ${formatCaliper(leavesMm, units)} across`,
   );
   if (!open || cuts.length === 0)
     return (

@@ -78,7 +78,7 @@ function Pedal({ pedal, onChange }: { pedal: string; onChange: (code: string) =>
       <span role="status">{pedal === '' ? 'No pedal yet' : `Pedal: ${pedal}`}</span>
       {pedal !== '' && (
         <button className="underline underline-offset-4 hover:decoration-2" onClick={() => onChange('')}>
-          Forget it
+          Clear the pedal
         </button>
       )}
     </p>

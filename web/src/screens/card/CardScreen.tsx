@@ -82,7 +82,7 @@ function DoesNotFit({ end }: { end: EndSheet }): ReactNode {
       </p>
       {fitting.length > 0 ? (
         <>
-          <h2 className="mt-6 font-bold">These fit, with the same face</h2>
+          <h2 className="mt-6 font-bold">These fit, with the same connector</h2>
           <ul className="mt-2 grid gap-2">
             {fitting.map((part) => (
               <li key={part.id}>
@@ -97,7 +97,9 @@ function DoesNotFit({ end }: { end: EndSheet }): ReactNode {
           </ul>
         </>
       ) : (
-        <p className="mt-4">No part with this face fits {end.cable.name}: another cable, or an adapter.</p>
+        <p className="mt-4">
+          No part with this connector fits {end.cable.name}: another cable, or an adapter.
+        </p>
       )}
       <p className="mt-6 flex flex-wrap gap-3">
         <Link className="button" to={`/runs/${id}/plan?at=${end.pieceId}`}>

@@ -1,6 +1,6 @@
 import { useEffect, useState, type ReactNode } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
-import { beep } from './sound.js';
+import { useKeys } from '../../ui/useKeys.js';
+import { beep } from '../../ui/sound.js';
 
 const TICK_HZ = 660;
 const END_HZ = 990;
@@ -18,7 +18,7 @@ export function HeatTimer({ seconds, starts }: { seconds: number; starts: number
     setStartsSeen(starts);
     setLeft(seconds);
   }
-  useHotkeys('c', start);
+  useKeys('c', start);
   useEffect(() => {
     if (left === undefined || left <= 0) return undefined;
     const timer = setTimeout(() => {

@@ -13,6 +13,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
+import { soundResistance } from '../../ui/sound.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
@@ -29,7 +30,7 @@ export function ReadingEntry({
   value: number | null | undefined;
   onRead: (ohm: number) => void;
 }): ReactNode {
-  const { units } = usePreferences();
+  const { units, sound } = usePreferences();
   const { editor } = useOpenRun();
   const catalog = useCatalog();
   const box = useRef<HTMLDivElement>(null);
@@ -44,10 +45,11 @@ export function ReadingEntry({
   const take = (ohm: number): void => {
     const asked = unitDoubt(expectation, ohm);
     setDoubt(asked);
-    if (!asked) onRead(ohm);
+    if (!asked) settle(ohm);
   };
   const settle = (ohm: number): void => {
     setDoubt(undefined);
+    if (sound) soundResistance(ohm);
     onRead(ohm);
   };
   return (
@@ -91,12 +93,15 @@ export function ReadingEntry({
           </div>
         </div>
       )}
-      {judged && !doubt && (
-        <p role="status" className={`mt-3 text-lg ${tone[judged.verdict]}`}>
-          <strong className="capitalize">{judged.verdict}. </strong>
-          {judged.why}
-        </p>
-      )}
+      {/* It stands there empty at first: only what changes within it is spoken. */}
+      <div role="status">
+        {judged && !doubt && (
+          <p className={`mt-3 text-lg ${tone[judged.verdict]}`}>
+            <strong className="capitalize">{judged.verdict}. </strong>
+            {judged.why}
+          </p>
+        )}
+      </div>
       {wantsOpen && !doubt && read !== undefined && read < SHORT_OHM && (
         <LegitimateShorts reasons={dcShorts(editor.design, catalog)} />
       )}

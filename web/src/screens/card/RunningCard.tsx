@@ -1,6 +1,6 @@
 import { lostOnFailureMm, parseResistance, type Card, type EndSheet, type SpokenCommand } from '@kobran/core';
 import { useEffect, useRef, useState, type MouseEvent, type ReactNode } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useKeys } from '../../ui/useKeys.js';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { usePreferences } from '../../ui/Preferences.js';
@@ -132,12 +132,12 @@ function useCardKeys({
 }): void {
   const { card: how } = usePreferences();
   const { pedal } = how;
-  useHotkeys('space', inWork.goOn, { preventDefault: true, enabled: free });
-  useHotkeys('b, backspace', inWork.goBack, { preventDefault: true, enabled: free });
-  useHotkeys('w', onWrong, { preventDefault: true, enabled: free });
-  useHotkeys('o', onOptions, { preventDefault: true, enabled: free });
-  useHotkeys('r', repeat, { enabled: free });
-  useHotkeys('esc', leave, { enabled: free });
+  useKeys('space', inWork.goOn, { preventDefault: true, enabled: free });
+  useKeys('b, backspace', inWork.goBack, { preventDefault: true, enabled: free });
+  useKeys('w', onWrong, { preventDefault: true, enabled: free });
+  useKeys('o', onOptions, { preventDefault: true, enabled: free });
+  useKeys('r', repeat, { enabled: free });
+  useKeys('esc', leave, { enabled: free });
   // A pedal is a keyboard with one key; whichever it sends goes on, even from within a field.
   const { goOn } = inWork;
   useEffect(() => {

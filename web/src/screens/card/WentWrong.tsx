@@ -2,6 +2,7 @@ import { shorten, type EndSheet } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
+import { useWords } from '../../ui/Preferences.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { Window } from '../../ui/Window.js';
 
@@ -62,6 +63,7 @@ function FailureForm({
 }): ReactNode {
   const { editor, facts, practice } = useOpenRun();
   const catalog = useCatalog();
+  const words = useWords();
   const [cause, setCause] = useState('');
   const [lostM, setLostM] = useState(proposedM);
   const [asked, setAsked] = useState(false);
@@ -87,7 +89,7 @@ function FailureForm({
               checked={cause === one}
               onChange={() => setCause(one)}
             />
-            {one}
+            {words(one)}
           </label>
         ))}
         <input

@@ -9,11 +9,12 @@ import {
   type Problem,
   type ShopEntry,
 } from '@kobran/core';
-import { Download, Plus, Upload } from 'lucide-react';
+import { Download, Plus } from 'lucide-react';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { useShop } from '../../store/Shop.js';
+import { FilePick } from '../../ui/FilePick.js';
 import { Finder, type FinderItem } from '../../ui/Finder.js';
 import { TopBar } from '../../frame/TopBar.js';
 import { Details } from './Details.js';
@@ -126,8 +127,7 @@ function Exchange(): ReactNode {
     link.click();
     URL.revokeObjectURL(url);
   };
-  const look = (file: File | undefined): void => {
-    if (!file) return;
+  const look = (file: File): void => {
     void file.text().then((text) => {
       const { entries, problems } = readCatalogFile(text);
       setLooked({ name: file.name, fresh: newEntries(entries, catalog), problems });
@@ -147,18 +147,7 @@ function Exchange(): ReactNode {
       >
         <Download size={16} aria-hidden /> JSON
       </button>
-      <label className="button focus-within:outline-3 focus-within:outline-ink">
-        <Upload size={16} aria-hidden /> Import a file
-        <input
-          type="file"
-          accept=".csv,.json,text/csv,application/json"
-          className="sr-only"
-          onChange={({ target }) => {
-            look(target.files?.[0]);
-            target.value = '';
-          }}
-        />
-      </label>
+      <FilePick label="Import a file" accept=".csv,.json,text/csv,application/json" onPick={look} />
       {looked && (
         <section aria-label="The file" className="basis-full border-y-2 border-ink py-2" aria-live="polite">
           <p className="font-bold">
@@ -193,7 +182,7 @@ function Exchange(): ReactNode {
               Import them
             </button>
             <button className="button" onClick={() => setLooked(undefined)}>
-              Leave it
+              Cancel
             </button>
           </div>
         </section>

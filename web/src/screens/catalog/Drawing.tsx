@@ -10,6 +10,7 @@ import {
 } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { FaceDrawing } from '../../drawing/faces/FaceDrawing.js';
+import { useWords } from '../../ui/Preferences.js';
 import { FaceFront } from '../../drawing/faces/FaceFront.js';
 import { StripGaugeDrawing } from '../../drawing/gauge/StripGaugeDrawing.js';
 import { TrainDrawing } from '../../drawing/gauge/TrainDrawing.js';
@@ -53,6 +54,7 @@ const SIZE = 150;
 
 /** The cable cut across, its layers named with their diameters. */
 function CableSection({ cable }: { cable: Cable }): ReactNode {
+  const words = useWords();
   const scale = (SIZE - 6) / cable.jacketMm;
   const layers = [
     { name: 'jacket', mm: cable.jacketMm, fill: 'var(--ink)', what: cable.jacket },
@@ -63,7 +65,7 @@ function CableSection({ cable }: { cable: Cable }): ReactNode {
       what: cable.shield,
     },
     { name: 'dielectric', mm: cable.dielectricMm, fill: 'var(--dielectric)', what: cable.dielectric },
-    { name: 'centre', mm: cable.centreMm, fill: 'var(--copper)', what: cable.centre },
+    { name: 'centre', mm: cable.centreMm, fill: 'var(--copper)', what: words(cable.centre) },
   ];
   return (
     <div className="flex flex-wrap items-center justify-center gap-6">

@@ -70,10 +70,10 @@ export function EntryForm({
       )}
       <div className="mt-4 flex gap-2">
         <button className="button button-primary min-h-11" disabled={busy} onClick={() => void keep()}>
-          Keep it
+          Save entry
         </button>
         <button className="button min-h-11" onClick={onLeave}>
-          Leave it
+          Cancel
         </button>
         {tried && !checked.entry && (
           <p role="status" className="self-center text-stop">

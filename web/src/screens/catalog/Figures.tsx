@@ -152,7 +152,7 @@ function CableFigures({ cable, mm }: { cable: Cable; mm: (value: number) => stri
         ['Jacket', `${cable.jacket}, to ${cable.maxJacketC} °C${cable.uvResistant ? ', UV-resistant' : ''}`],
         ['Direct burial', cable.directBurial],
         ['In a duct with water', cable.wetDuct ?? 'not known'],
-        ['Stands salt', cable.salt ?? 'not known'],
+        ['Suitable for salt air', cable.salt ?? 'not known'],
         ['Highest pull', cable.pullN === undefined ? 'not known' : `${cable.pullN} N`],
         ['Mass', `${cable.massKgPerKm} kg per km`],
         ['Price', cable.costPerM === undefined ? 'not known' : `${cable.costPerM} per m`],

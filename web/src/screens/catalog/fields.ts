@@ -80,7 +80,7 @@ export const fields: Record<OwnKind, Field[]> = {
     },
     {
       key: 'salt',
-      label: 'Stands salt',
+      label: 'Suitable for salt air',
       type: 'choice',
       options: ['tinned throughout', 'shield only', 'no'],
     },
@@ -99,7 +99,7 @@ export const fields: Record<OwnKind, Field[]> = {
   part: [
     name,
     { key: 'face', label: 'Connector', type: 'face' },
-    { key: 'style', label: 'Takes hold by', type: 'choice', options: styleIds },
+    { key: 'style', label: 'Cable attachment', type: 'choice', options: styleIds },
     { key: 'bodyBoreMm', label: 'Bore over the dielectric', type: 'mm or none' },
     { key: 'neckOuterMm', label: 'Neck, outside', type: 'mm or none' },
     { key: 'neckMm', label: 'Neck, length', type: 'mm' },

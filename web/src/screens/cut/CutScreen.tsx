@@ -13,7 +13,7 @@ import { Link } from 'react-router';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useWidth } from '../../ui/useWidth.js';
 import { useOpenRun } from '../../store/RunContext.js';
-import { Schools } from '../../ui/Choice.js';
+import { Methods } from '../../ui/Choice.js';
 import { TextField } from '../../ui/TextField.js';
 import { SameAs } from './SameAs.js';
 import { Sets } from './Sets.js';
@@ -145,7 +145,7 @@ function Target({ pieceId }: { pieceId: string }): ReactNode {
         onChange={(frequencyHz) => set({ ...target, frequencyHz })}
       />
       <QuantityField
-        label="May be off, either way"
+        label="Tolerance, either way"
         value={target.tolerance}
         placeholder={piece.set ? '2°' : '1°'}
         format={({ value, unit }) => (unit === 'deg' ? `${value}°` : `${value} ${unit}`)}
@@ -174,7 +174,7 @@ function Target({ pieceId }: { pieceId: string }): ReactNode {
         className="col-span-2 justify-self-start text-sm underline underline-offset-4 hover:decoration-2"
         onClick={() => set(undefined)}
       >
-        Length does not matter after all
+        Remove the electrical length
       </button>
     </div>
   );
@@ -232,7 +232,7 @@ function PracticeOfCutting(): ReactNode {
   const [practice, set] = usePractice();
   return (
     <div className="mt-6 max-w-2xl">
-      <Schools
+      <Methods
         label="Which constant the shop cuts by"
         value={practice.cutSchool}
         options={schoolsOfCutting}

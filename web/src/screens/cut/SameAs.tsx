@@ -35,7 +35,7 @@ export function SameAs({
   return (
     <div className="col-span-2">
       <Choice
-        label="Or the same as"
+        label="Or the same length as"
         value=""
         options={[{ value: '', label: 'another piece…' }, ...options]}
         onChange={(to) => {

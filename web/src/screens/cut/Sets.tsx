@@ -62,7 +62,7 @@ function Spread({
     <>
       <p className="text-lg">
         <strong className={good ? 'text-lake' : 'text-caution'}>
-          Apart by {degrees.toFixed(1)}° ± {(2 * sigmaDegrees).toFixed(1)}°
+          Spread {degrees.toFixed(1)}° ± {(2 * sigmaDegrees).toFixed(1)}°
         </strong>
         , {(seconds * 1e12).toFixed(0)} ps; {toleranceDeg.toFixed(1)}° may be
         {good ? '' : ': trim the longest on, down to the shortest'}.

@@ -5,9 +5,11 @@ import {
   lotOf,
   nextCut,
   parseLength,
+  resonanceOfDelay,
   trimGoalOf,
   trimReadings,
   velocityOfDoubts,
+  wantedS,
   type Assembly,
   type FarEnd,
   type Residual,
@@ -22,6 +24,7 @@ import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
 import { Choice } from '../../ui/Choice.js';
+import { soundResonance } from '../../ui/sound.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 import { TextField } from '../../ui/TextField.js';
 import { LotHistory, LotVelocity } from './Lot.js';
@@ -94,6 +97,7 @@ function Coached({
   children: ReactNode;
 }): ReactNode {
   const { writer } = useOpenRun();
+  const { sound } = usePreferences();
   const [doubted, setDoubted] = useState<readonly Read[]>([]);
   const doubtful = doubted.at(-1);
   // A reading which cannot be of this piece is a question, and is not kept.
@@ -116,6 +120,8 @@ function Coached({
     });
   };
   const take = (reading: Read): void => {
+    if (sound)
+      soundResonance(reading.frequencyHz, resonanceOfDelay(wantedS(goal), reading.far, reading.order));
     if (nextCut(goal, [...readings, reading]).kind === 'doubt') setDoubted([...doubted, reading]);
     else keep(reading);
   };
@@ -186,7 +192,7 @@ function Doubted({
           </button>
         )}
         <button className="button" onClick={onForget}>
-          It was a slip: forget it
+          Discard this reading: it was a slip
         </button>
       </p>
       <p className="mt-1 text-sm text-muted">{why}</p>
@@ -219,7 +225,7 @@ function Advice({ advice }: { advice: TrimAdvice }): ReactNode {
         return ['Done: fit the second connector', `Left over: ${left(advice.residual)}.`, 'text-lake'];
       case 'too short':
         return [
-          'Too short: this piece is for another place',
+          'Too short: use this piece elsewhere',
           `Below its target by ${left(advice.residual)}. A cable cannot be cut longer.`,
           'text-stop',
         ];

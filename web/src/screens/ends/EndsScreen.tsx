@@ -3,7 +3,7 @@ import { formatLength, recipes, tally, type Tally } from '@kobran/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState, type ReactNode } from 'react';
 import { call, messageOf } from '../../store/client.js';
-import { usePreferences } from '../../ui/Preferences.js';
+import { usePreferences, useWords } from '../../ui/Preferences.js';
 import { useCatalog } from '../../store/Shop.js';
 import { Chips } from '../../ui/Choice.js';
 import { TopBar } from '../../frame/TopBar.js';
@@ -24,7 +24,7 @@ export function EndsScreen(): ReactNode {
   });
   const catalog = useCatalog();
   useEffect(() => {
-    document.title = 'What ends teach – Kobran';
+    document.title = 'Ends made and failed – Kobran';
   }, []);
   const rows = tally(data ?? [], by);
   const nameOf = (key: string): string =>
@@ -37,7 +37,7 @@ export function EndsScreen(): ReactNode {
           : key;
   return (
     <div className="min-h-screen">
-      <TopBar crumbs={[{ label: 'Board', to: '/' }, { label: 'What ends teach' }]} />
+      <TopBar crumbs={[{ label: 'Board', to: '/' }, { label: 'Ends made and failed' }]} />
       <main className="mx-auto max-w-6xl px-4 py-4">
         <h1 className="text-xl font-bold">
           {data ? headline(rows, data, nameOf) : error ? messageOf(error) : 'Counting…'}
@@ -83,6 +83,7 @@ const verdicts = {
 
 function Row({ row, name }: { row: Tally; name: string }): ReactNode {
   const { units } = usePreferences();
+  const words = useWords();
   const tries = row.made + row.failed;
   return (
     <li className="grid gap-x-6 gap-y-1 py-3 md:grid-cols-[minmax(0,2fr)_minmax(0,2fr)_minmax(0,3fr)]">
@@ -103,7 +104,7 @@ function Row({ row, name }: { row: Tally; name: string }): ReactNode {
         <ul className="text-sm">
           {row.causes.slice(0, 4).map(({ cause, count }) => (
             <li key={cause}>
-              <span className="figures font-semibold">{count} ×</span> {cause}
+              <span className="figures font-semibold">{count} ×</span> {words(cause)}
             </li>
           ))}
         </ul>

@@ -11,7 +11,7 @@ import {
 import { scaleLog } from 'd3';
 import type { ReactNode } from 'react';
 import { useWidth } from '../../ui/useWidth.js';
-import { usePreferences } from '../../ui/Preferences.js';
+import { usePreferences, useWords } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { FigureText } from '../../ui/FigureText.js';
 import { Caution, StagePage } from '../../ui/StagePage.js';
@@ -25,19 +25,21 @@ export function GroundScreen(): ReactNode {
   const [fitted] = arrestersOf(editor.design);
   const { fittedArrester: arrester } = sheet;
   const { units } = usePreferences();
+  const words = useWords();
   const stub = arrester !== undefined && !arrester.tubeChangeable;
   return (
     <StagePage
       headline={stageHeadline('ground', sheet, editor.design, units)}
       reason={
         stub
-          ? 'Its shorted quarter wave grounds the centre for direct current, and passes its band.'
+          ? words('Its shorted quarter wave grounds the centre for direct current, and passes its band.')
           : tube?.why
       }
     >
       <Caution>
-        Local electrical code and a licensed electrician decide. Nothing survives a direct strike for certain;
-        keep off the antenna and its ground conductors when storms are about.
+        {words(
+          'Local electrical code and a licensed electrician decide. Nothing survives a direct strike for certain; keep off the antenna and its ground conductors when storms are about.',
+        )}
       </Caution>
       {tube && !stub && <TubeScale tube={tube} {...(fitted ? { fittedV: fitted.tubeV } : {})} />}
       {tube && (
@@ -66,13 +68,14 @@ export function GroundScreen(): ReactNode {
           />
           <p className="mb-3 max-w-2xl text-muted">
             {directCurrent(arrester)}
-            One entry point, one plate, and from it a short, straight, wide conductor to the rod; the rods of
-            the site and the building’s ground are joined together.
+            {words(
+              'One entry point, one plate, and from it a short, straight, wide conductor to the rod; the rods of the site and the building’s ground are joined together.',
+            )}
           </p>
           <DoneButton
             fact={{ kind: 'grounded' }}
-            label="Mark as grounded"
-            done="Joined to the entry ground rod"
+            label={words('Mark as grounded')}
+            done={words('Joined to the entry ground rod')}
           />
         </>
       )}
@@ -95,6 +98,8 @@ function TubeScale({ tube, fittedV }: { tube: TubeChoice; fittedV?: number }): R
     .domain([Math.min(40, needed * 0.8), Math.max(1300, needed * 1.2)])
     .range([16, Math.max(width - 120, 17)]);
   const rows = gasTubeVolts.length;
+  const textOf = (volts: number): string =>
+    [`${volts} V`, volts === tube.tubeV && 'suits', volts === fittedV && 'fitted'].filter(Boolean).join(', ');
   return (
     <div ref={ref} className="mt-4 max-w-3xl">
       {width > 0 && (
@@ -124,7 +129,7 @@ function TubeScale({ tube, fittedV }: { tube: TubeChoice; fittedV?: number }): R
           {gasTubeVolts.map((volts, k) => (
             <text
               key={volts}
-              x={x(highestFiringV(volts)) + 8}
+              x={besideLine(x(highestFiringV(volts)) + 8, textOf(volts), x(needed))}
               y={k * 24 + 43}
               fontSize={13}
               className="figures"
@@ -133,9 +138,7 @@ function TubeScale({ tube, fittedV }: { tube: TubeChoice; fittedV?: number }): R
               strokeWidth={4}
               paintOrder="stroke"
             >
-              {[`${volts} V`, volts === tube.tubeV && 'suits', volts === fittedV && 'fitted']
-                .filter(Boolean)
-                .join(', ')}
+              {textOf(volts)}
             </text>
           ))}
           <text
@@ -153,13 +156,25 @@ function TubeScale({ tube, fittedV }: { tube: TubeChoice; fittedV?: number }): R
   );
 }
 
+/** Where a label begins which no line may cross, px: behind the line, where it would. */
+function besideLine(from: number, text: string, line: number): number {
+  const width = text.length * CHARACTER_PX;
+  return from < line + LINE_GAP_PX && from + width > line - LINE_GAP_PX ? line + LINE_GAP_PX : from;
+}
+
+/** Of the figures’ face at 13 px. */
+const CHARACTER_PX = 8;
+const LINE_GAP_PX = 6;
+
 /** One-line drawing of the entry: antenna, arrester, radio, rod; a missing conductor is a gap. */
 function EntryDrawing({ name, grounded }: { name: string; grounded: boolean }): ReactNode {
+  const words = useWords();
+  const rod = words('ground rod');
   return (
     <svg
       viewBox="0 0 560 150"
       role="img"
-      aria-label={`${name} at the entry, ${grounded ? 'joined to its ground rod' : 'not yet joined to a ground rod'}.`}
+      aria-label={`${name} at the entry, ${grounded ? `joined to its ${rod}` : `not yet joined to a ${rod}`}.`}
       className="my-4 w-full max-w-2xl"
     >
       <g stroke="var(--ink)" strokeWidth={3} fill="none">
@@ -183,7 +198,7 @@ function EntryDrawing({ name, grounded }: { name: string; grounded: boolean }): 
         antenna, surge side
       </text>
       <text x={314} y={122} fontSize={14}>
-        {grounded ? 'entry ground rod, joined' : 'entry ground rod: conductor missing'}
+        {`entry ${rod}${grounded ? ', joined' : ': conductor missing'}`}
       </text>
     </svg>
   );

@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
 import { useWaitingCount } from '../../store/Device.js';
-import { usePreferences } from '../../ui/Preferences.js';
+import { usePreferences, useWords } from '../../ui/Preferences.js';
 import { SignedBy } from '../../ui/SignedBy.js';
 import { StagePage } from '../../ui/StagePage.js';
 import { StateMark, stateWords } from '../../ui/StateMark.js';
@@ -149,6 +149,7 @@ function placeName(about: string, names: ReadonlyMap<string, string>): string {
 
 function Log({ facts, names }: { facts: Facts; names: ReadonlyMap<string, string> }): ReactNode {
   const catalog = useCatalog();
+  const words = useWords();
   const log = facts.filter(({ kind }) => kind !== 'reading');
   return (
     <section className="mt-4">
@@ -171,7 +172,7 @@ function Log({ facts, names }: { facts: Facts; names: ReadonlyMap<string, string
                     {fact.kind}
                     {about && `, ${placeName(about, names)}`}:
                   </strong>{' '}
-                  {factText(fact, catalog)}
+                  {fact.kind === 'grounded' ? words(factText(fact, catalog)) : factText(fact, catalog)}
                 </span>
               </li>
             );

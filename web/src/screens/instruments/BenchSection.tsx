@@ -61,8 +61,12 @@ function Lying({ bench, instruments }: { bench: OnBench; instruments: Instrument
             onChange={(far) => touch({ far: far as FarEndKind })}
           />
         </div>
-        <Tick label="It has rained" checked={hands.rained} onChange={(rained) => touch({ rained })} />
-        <Tick label="Wiggle it" checked={hands.wiggled} onChange={(wiggled) => touch({ wiggled })} />
+        <Tick label="After rain" checked={hands.rained} onChange={(rained) => touch({ rained })} />
+        <Tick
+          label="Flex it at its ends"
+          checked={hands.wiggled}
+          onChange={(wiggled) => touch({ wiggled })}
+        />
         {hands.cableM !== undefined && (
           <CutShorter cableM={hands.cableM} onCut={(cableM) => touch({ cableM })} />
         )}
@@ -72,7 +76,7 @@ function Lying({ bench, instruments }: { bench: OnBench; instruments: Instrument
             className="button"
             onClick={() => act('asking', async () => setTold(await call(routes.revealFault)))}
           >
-            What was wrong with it?
+            Show the hidden fault
           </button>
         )}
         <button className="button" onClick={() => act('clearing', instruments.clear)}>
@@ -81,7 +85,7 @@ function Lying({ bench, instruments }: { bench: OnBench; instruments: Instrument
       </div>
       {told && (
         <p role="status" className="mt-2 text-lg font-semibold">
-          {told.cause === 'nothing' ? 'Nothing: this was sound work.' : <Told fault={told} />}
+          {told.cause === 'nothing' ? 'Nothing was wrong: sound work.' : <Told fault={told} />}
         </p>
       )}
     </div>
@@ -149,7 +153,7 @@ function PutOn({ instruments, isEmpty }: { instruments: Instruments; isEmpty: bo
   return (
     <details className="mt-4 rounded border border-rule bg-paper p-4" open={isEmpty}>
       <summary className="cursor-pointer font-bold">
-        {isEmpty ? 'Put something on it' : 'Put something else on it'}
+        {isEmpty ? 'Put a run on the bench' : 'Put another run on the bench'}
       </summary>
       <div className="mt-3 grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
         <Choice
@@ -165,7 +169,7 @@ function PutOn({ instruments, isEmpty }: { instruments: Instruments; isEmpty: bo
           onChange={(to) => setChosen({ ...chosen, run: to, piece: '' })}
         />
         <Choice
-          label="Of it"
+          label="Piece"
           value={pieceId}
           options={[
             { value: '', label: 'The whole run' },
@@ -174,13 +178,13 @@ function PutOn({ instruments, isEmpty }: { instruments: Instruments; isEmpty: bo
           onChange={(piece) => setChosen({ ...chosen, piece })}
         />
       </div>
-      <div className="mt-3 flex flex-wrap items-end gap-4">
+      <div className="mt-3 flex flex-wrap items-center gap-4">
         <Chips
           legend="How it was made"
           value={made}
           options={[
-            ['any', 'Made by somebody: find out how well'],
-            ['sound', 'Sound work'],
+            ['any', 'As made: it may have a fault'],
+            ['sound', 'Without a fault'],
           ]}
           onChange={setMade}
         />

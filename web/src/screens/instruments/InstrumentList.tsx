@@ -120,7 +120,7 @@ function Connect({ instruments }: { instruments: Instruments }): ReactNode {
           options={instrumentKinds.map((value) => ({ value, label: kindNames[value] }))}
           onChange={(to) => setKind(to as InstrumentKind)}
         />
-        <TextField label="Call it" value={name} maxLength={60} onChange={setName} />
+        <TextField label="Name" value={name} maxLength={60} onChange={setName} />
         <TextField label="Host" value={host} maxLength={100} onChange={setHost} />
         <QuantityField
           label="Port"

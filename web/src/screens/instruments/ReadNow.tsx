@@ -1,11 +1,13 @@
 import { routes, type KnownInstrument, type MeasuredPower } from '@kobran/contract';
 import { bothEnds, formatDecibels, formatPower, formatResistance } from '@kobran/core';
-import { useState, type ReactNode } from 'react';
-import { call } from '../../store/client.js';
+import { useEffect, useState, type ReactNode } from 'react';
+import { toast } from 'sonner';
+import { call, messageOf } from '../../store/client.js';
 import { Calibrate } from '../../frame/Calibrate.js';
 import { SweepFields } from '../../frame/SweepFields.js';
 import { useSweepSetup } from '../../store/useSweepSetup.js';
 import { useDoing, type Instruments } from '../../store/useInstruments.js';
+import { soundResistance } from '../../ui/sound.js';
 import { Caution } from '../../ui/StagePage.js';
 import { FrequencyField, PowerField } from '../../ui/unitFields.js';
 
@@ -27,37 +29,72 @@ export function ReadNow({ instruments }: { instruments: Instruments }): ReactNod
   );
 }
 
+/** Between two readings of a meter which is listened to, ms. */
+const LISTEN_MS = 300;
+
 function OhmMeter({ meter }: { meter: KnownInstrument }): ReactNode {
   const { busy, run } = useDoing();
   const [ohm, setOhm] = useState<number | null>();
+  const [listening, setListening] = useState(false);
+  const { id } = meter;
+  useEffect(() => {
+    if (!listening) return undefined;
+    let timer: ReturnType<typeof setTimeout>;
+    let over = false;
+    const read = async (): Promise<void> => {
+      try {
+        const shown = await call(routes.readOhm, { id });
+        if (over) return;
+        setOhm(shown.ohm);
+        soundResistance(shown.ohm ?? Infinity);
+        timer = setTimeout(() => void read(), LISTEN_MS);
+      } catch (error) {
+        if (over) return;
+        setListening(false);
+        toast.error(messageOf(error));
+      }
+    };
+    void read();
+    return () => {
+      over = true;
+      clearTimeout(timer);
+    };
+  }, [listening, id]);
   return (
     <section aria-labelledby="ohm">
       <h2 id="ohm" className="text-lg font-bold">
         Pin to shell, near end
       </h2>
-      <p className="figures mt-1 text-2xl" role="status">
+      <p className="figures mt-1 text-2xl" role="status" aria-live={listening ? 'off' : 'polite'}>
         {ohm === undefined ? '—' : formatResistance(ohm ?? Infinity)}
       </p>
-      <p className="mt-2 flex gap-2">
+      <p className="mt-2 flex flex-wrap gap-2">
         <button
           className="button button-primary"
-          disabled={busy !== undefined}
+          disabled={busy !== undefined || listening}
           onClick={() =>
             run('reading', async () => {
-              const read = await call(routes.readOhm, { id: meter.id });
+              const read = await call(routes.readOhm, { id });
               setOhm(read.ohm);
             })
           }
         >
           Read
         </button>
+        <button className="button" aria-pressed={listening} onClick={() => setListening(!listening)}>
+          {listening ? 'Stop listening' : 'Listen while flexing'}
+        </button>
         <button
           className="button"
-          disabled={busy !== undefined}
-          onClick={() => run('zeroing', () => call(routes.zeroInstrument, { id: meter.id }))}
+          disabled={busy !== undefined || listening}
+          onClick={() => run('zeroing', () => call(routes.zeroInstrument, { id }))}
         >
           Zero the leads
         </button>
+      </p>
+      <p className="mt-1 text-sm text-muted">
+        Listening reads again and again: a high tone is a short, silence is open, a tone that jumps is a loose
+        contact.
       </p>
     </section>
   );

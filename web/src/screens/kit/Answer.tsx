@@ -8,7 +8,7 @@ export function Answer({ state }: { state: KitState }): ReactNode {
   if (state.kind !== 'done')
     return (
       <section aria-label="The kit" className="text-muted">
-        <p>Tick the pairs and find the kit: what to pack, what to buy, and of what to take a spare.</p>
+        <p>Tick the pairs and find the kit: what to pack, what to buy, what to carry a spare of.</p>
       </section>
     );
   const { adapters, joined, impossible, direct, spares } = state.answer;
@@ -80,7 +80,7 @@ export function Answer({ state }: { state: KitState }): ReactNode {
       )}
       <details>
         <summary className="cursor-pointer text-muted">
-          Which pair takes what ({joined.length} by adapters, {direct.length} as they are)
+          Adapters for each pair ({joined.length} by adapters, {direct.length} as they are)
         </summary>
         <ul className="mt-1">
           {joined.map(({ pairing, chain }) => (

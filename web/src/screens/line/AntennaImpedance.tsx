@@ -10,6 +10,7 @@ import {
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { Choice } from '../../ui/Choice.js';
+import { FilePick } from '../../ui/FilePick.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 import { SwrField } from '../../ui/SwrField.js';
 import { readTraceFile } from '../../store/useTraces.js';
@@ -34,7 +35,7 @@ export function AntennaImpedance({
   return (
     <>
       <Choice
-        label="Known of its impedance"
+        label="What is known of its impedance"
         value={asked}
         options={[
           { value: 'swr', label: 'its SWR' },
@@ -78,12 +79,7 @@ function scaled(text: string, scale: number, least: number): Result<number> {
   const value = read.value / scale;
   return value >= least
     ? ok(value)
-    : fail(
-        'antenna.negative',
-        'Nothing is less than nothing here.',
-        'antenna',
-        'Type 0 where there is none.',
-      );
+    : fail('antenna.negative', 'Less than 0 is not possible here.', 'antenna', 'Type 0 where there is none.');
 }
 
 function Measured({
@@ -94,8 +90,7 @@ function Measured({
   onRead: (measured: NonNullable<AntennaPort['measured']>) => void;
 }): ReactNode {
   const [problem, setProblem] = useState<string>();
-  const read = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const read = async (file: File): Promise<void> => {
     const result = await readTraceFile(file);
     if (!result.ok) return setProblem(`${file.name}: ${result.problem.message} ${result.problem.remedy}`);
     setProblem(undefined);
@@ -104,18 +99,7 @@ function Measured({
   };
   return (
     <div>
-      <label className="button relative cursor-pointer focus-within:outline-3 focus-within:outline-ink">
-        Import .s1p
-        <input
-          type="file"
-          accept=".s1p,.S1P,.txt"
-          className="absolute inset-0 cursor-pointer opacity-0"
-          onChange={({ target }) => {
-            void read(target.files?.[0]);
-            target.value = '';
-          }}
-        />
-      </label>
+      <FilePick label="Import .s1p" accept=".s1p,.S1P,.txt" onPick={(file) => void read(file)} />
       {problem && (
         <p role="alert" className="mt-1 text-sm text-stop">
           {problem}

@@ -73,7 +73,7 @@ export function InsertDialog({
   };
   return (
     <Window
-      title={`Put a piece in at joint ${at + 1}`}
+      title={`Insert a piece at joint ${at + 1}`}
       description="A cable comes with ends that meet its neighbours, where such parts exist."
       open={open}
       onOpenChange={(to) => !to && onClose()}

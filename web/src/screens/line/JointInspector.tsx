@@ -65,7 +65,7 @@ function Facts({
           <Puzzle size={16} aria-hidden /> Make it fit
         </button>
         <button className="button" onClick={onInsert}>
-          <Plus size={16} aria-hidden /> Put a piece in here
+          <Plus size={16} aria-hidden /> Insert a piece here
         </button>
       </div>
       <p className="mt-3 text-sm text-muted">Sources: {joint.standard}; loss typical, from memory</p>

@@ -67,7 +67,7 @@ export function LineScreen(): ReactNode {
                 onCursor={setCursorM}
               />
               <div className="mt-2 flex flex-wrap items-center gap-x-2 gap-y-1 px-3 text-sm">
-                <Tool keyName="A" label="Put a piece in" onClick={() => setDialog('insert')} />
+                <Tool keyName="A" label="Insert a piece" onClick={() => setDialog('insert')} />
                 {(joint ?? !sheet.passes) && (
                   <Tool keyName="F" label={`Make J${fitJoint.number} fit`} onClick={() => setDialog('fit')} />
                 )}
@@ -78,7 +78,7 @@ export function LineScreen(): ReactNode {
                 />
                 <Tool
                   keyName="W"
-                  label={whatIf.base ? 'End the what-if' : 'What if…'}
+                  label={whatIf.base ? 'End comparison' : 'What if…'}
                   onClick={whatIf.toggle}
                 />
                 <span className="flex-1" />

@@ -97,7 +97,7 @@ function KeepPort({
   const id = slugOf(name);
   const known = catalog.ports.get(id);
   if (known?.face === face && known.side === side)
-    return <p className="text-sm text-muted">The shop knows this port.</p>;
+    return <p className="text-sm text-muted">This port is in the shop’s catalogue.</p>;
   const { bands, powerW } = editor.design.service;
   const keep = async (): Promise<void> => {
     const kept = await put({
@@ -121,7 +121,7 @@ function KeepPort({
   };
   return (
     <button className="button" onClick={() => void keep()}>
-      Keep this port for other runs
+      Add to the shop’s ports
     </button>
   );
 }

@@ -48,7 +48,7 @@ export function Spots({ piece, set }: { piece: Assembly; set: (piece: Assembly) 
             className="col-span-3 justify-self-start text-sm underline underline-offset-4 hover:decoration-2"
             onClick={() => put(spots.filter((_, n) => n !== k))}
           >
-            It is mended
+            Mark as mended
           </button>
         </div>
       ))}

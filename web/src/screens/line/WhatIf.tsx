@@ -58,10 +58,10 @@ export function WhatIf({ base, onEnd }: { base: Design; onEnd: () => void }): Re
             : 'The run as it was, and as you have made it.'}
         </p>
         <button className="button" onClick={onEnd}>
-          Keep it as it is now
+          Compare with the run as it is now
         </button>
         <button className="button" disabled={same} onClick={back}>
-          Back to as it was
+          Revert to the run as it was
         </button>
       </div>
       {!same && (

@@ -45,6 +45,14 @@ export function MakeScreen(): ReactNode {
         </a>
         <a
           className="underline underline-offset-4 hover:decoration-2"
+          href={pathOf(routes.printGauges, { id, query: { units, form: 'tactile' } })}
+          target="_blank"
+          rel="noreferrer"
+        >
+          Print gauges to feel
+        </a>
+        <a
+          className="underline underline-offset-4 hover:decoration-2"
           href={pathOf(routes.printLabels, { id, query: {} })}
           target="_blank"
           rel="noreferrer"
@@ -55,7 +63,7 @@ export function MakeScreen(): ReactNode {
           Our practice: methods, tools, dies, crew
         </Link>
         <Link className="underline underline-offset-4 hover:decoration-2" to="/ends">
-          What our ends have taught us
+          Ends made and failed, by part and person
         </Link>
       </p>
       <ul className="divide-y divide-rule border-y border-rule">
@@ -178,7 +186,7 @@ function ToTheCard({ end, card }: { end: EndSheet; card: Card | undefined }): Re
   return (
     <>
       <Link className={`button ${end.made ? '' : 'button-primary'}`} to={to}>
-        {end.made ? 'Make it again' : 'Open the card'}
+        {end.made ? 'Make this end again' : 'Open the card'}
       </Link>
       <More end={end} />
     </>
@@ -209,6 +217,12 @@ function More({ end }: { end: EndSheet }): ReactNode {
           to: pathOf(routes.printGauges, { id, query: { end: end.id, units } }),
           label: 'Print its gauge 1:1',
           hint: 'PDF, with a 100 mm check bar',
+          file: true,
+        },
+        {
+          to: pathOf(routes.printGauges, { id, query: { end: end.id, units, form: 'tactile' } }),
+          label: 'Print its gauge to feel',
+          hint: 'PDF, notches to cut from card',
           file: true,
         },
       ]}

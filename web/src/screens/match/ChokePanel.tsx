@@ -42,7 +42,7 @@ export function ChokePanel(): ReactNode {
     <>
       <div className="grid items-end gap-3 sm:grid-cols-4">
         <Choice
-          label="Wound of"
+          label="Cable to wind"
           value={cableId}
           options={[...catalog.cables.values()].map(({ id, name }) => ({ value: id, label: name }))}
           onChange={setCable}
@@ -115,7 +115,7 @@ function ChokeResult({
                   {formatLength(found.cableM, { system: units, digits: 2 })}
                 </strong>,
               ],
-              ['Costs inside', formatDecibels(matchedLossDb(cable, topHz, found.cableM))],
+              ['Loss of the coil', formatDecibels(matchedLossDb(cable, topHz, found.cableM))],
               ['Inductance', `${(found.henry * 1e6).toFixed(2)} µH, ± 5 %`],
               ['Resonates near', `${formatFrequency(found.resonanceHz)}, ± 15 %`],
               [

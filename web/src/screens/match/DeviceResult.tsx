@@ -116,7 +116,7 @@ export function DeviceResult({ device, load }: { device: MatchDevice; load: Comp
                 toast('Its pieces are in the run before the antenna; Cut has a trim coach for each.');
               }}
             >
-              Put it into the run
+              Insert into the run
             </button>
           )}
         </div>

@@ -51,7 +51,7 @@ export function MatchScreen(): ReactNode {
   const kind = isKind(asked) ? asked : 'quarter';
   return (
     <StagePage
-      headline="Match and choke: what cable can do besides carry"
+      headline="Match and choke: devices made of cable"
       reason="Each is worked out for this run’s antenna, and looked at in its place: how well it matches, over which band, and what it costs."
     >
       <Chips

@@ -116,7 +116,7 @@ export function NewRunScreen(): ReactNode {
               disabled={create.isPending}
               onClick={make}
             >
-              {design.pieces.length === 0 ? 'Make it with nothing between' : 'Make this run'}
+              {design.pieces.length === 0 ? 'Create run with nothing between' : 'Create run'}
             </button>
           </div>
         </section>

@@ -13,7 +13,7 @@ import { Link, useParams } from 'react-router';
 import { useJob } from '../../store/queries.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useJobPractice, useShopPractice } from '../../store/usePractice.js';
-import { Choice, Schools } from '../../ui/Choice.js';
+import { Choice, Methods } from '../../ui/Choice.js';
 import { Message } from '../../ui/Message.js';
 import { schoolsOfCutting, schoolsOfLap, schoolsOfTape } from '../../ui/schools.js';
 import { SignedBy } from '../../ui/SignedBy.js';
@@ -50,7 +50,7 @@ export function PracticeScreen(): ReactNode {
       <main className="mx-auto max-w-5xl px-4 py-4">
         <h1 className="text-xl font-bold">Our practice at {job.name}</h1>
         <p className="mt-1 max-w-3xl text-muted">
-          Good people differ on these. Choose your way; every card, cut and seal of this job goes by it and
+          Good people differ on these. Choose your method; every card, cut and seal of this job goes by it and
           says why. A new job starts from the shop’s practice; this one may differ.
         </p>
         <p className="mt-3 flex flex-wrap items-center gap-3">
@@ -59,7 +59,7 @@ export function PracticeScreen(): ReactNode {
           </Link>
           {differs && (
             <button className="button" onClick={() => change(shop)}>
-              Take the shop’s practice here
+              Use the shop’s practice here
             </button>
           )}
           {shop && !differs && <span className="text-muted">As the shop does.</span>}
@@ -119,50 +119,50 @@ function Sections(section: Section): ReactNode {
 function AtTheBench({ practice, onChange }: Section): ReactNode {
   const { centreSchool, marking, unbraiding } = makeSchools(practice);
   return (
-    <section className="grid content-start gap-5" aria-label="Schools">
-      <Schools
+    <section className="grid content-start gap-5" aria-label="Methods">
+      <Methods
         stacked
         label="How the centre contact is fastened"
         value={centreSchool}
         options={schoolsOfCentre}
         onChange={(to) => onChange({ centreSchool: to })}
       />
-      <Schools
+      <Methods
         stacked
         label="How a strip is marked"
         value={marking}
         options={schoolsOfMarking}
         onChange={(to) => onChange({ marking: to })}
       />
-      <Schools
+      <Methods
         stacked
         label="What opens the braid"
         value={unbraiding}
         options={schoolsOfUnbraiding}
         onChange={(to) => onChange({ unbraiding: to })}
       />
-      <Schools
+      <Methods
         stacked
         label="Which UHF plug is proposed first, by how the shield is joined"
         value={practice.uhfShield ?? 'crimp'}
         options={schoolsOfUhfShield}
         onChange={(to) => onChange({ uhfShield: to })}
       />
-      <Schools
+      <Methods
         stacked
         label="Which constant we cut by"
         value={practice.cutSchool}
         options={schoolsOfCutting}
         onChange={(to) => onChange({ cutSchool: to })}
       />
-      <Schools
+      <Methods
         stacked
         label="How hard the rubber tape is stretched"
         value={practice.tapeStretch}
         options={schoolsOfTape}
         onChange={(to) => onChange({ tapeStretch: to })}
       />
-      <Schools
+      <Methods
         stacked
         label="How far each turn of rubber overlaps the last"
         value={practice.tapeLap ?? 'half'}

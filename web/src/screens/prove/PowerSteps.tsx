@@ -102,7 +102,7 @@ function Entry(): ReactNode {
             })
           }
         >
-          Keep this step
+          Save this step
         </button>
         {meters &&
           [5, service.powerW].map((powerW) => (

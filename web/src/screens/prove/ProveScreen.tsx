@@ -9,10 +9,12 @@ import {
   type ProofSheet,
 } from '@kobran/core';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { FigureText } from '../../ui/FigureText.js';
 import { QuantityField } from '../../ui/QuantityField.js';
+import { soundResistance } from '../../ui/sound.js';
 import { SignedBy } from '../../ui/SignedBy.js';
 import { StagePage } from '../../ui/StagePage.js';
 import { PowerSteps } from './PowerSteps.js';
@@ -25,7 +27,7 @@ const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
 
 /** Expected against read, assembly by assembly, with a verdict in words beside each reading. */
 export function ProveScreen(): ReactNode {
-  const { sheet, editor, practice } = useOpenRun();
+  const { sheet, editor, practice, id } = useOpenRun();
   const { units } = usePreferences();
   return (
     <StagePage
@@ -38,8 +40,13 @@ export function ProveScreen(): ReactNode {
           joins pin and shell by design.
         </p>
       )}
-      <div className="max-w-xs">
-        <SignedBy crew={practice.crew ?? []} />
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <div className="w-full max-w-xs">
+          <SignedBy crew={practice.crew ?? []} />
+        </div>
+        <Link className="underline underline-offset-4 hover:decoration-2" to={`/runs/${id}/rehearse`}>
+          Rehearse: find a hidden fault in this run
+        </Link>
       </div>
       {sheet.proofs.map((proof) => (
         <Proof key={proof.pieceId} proof={proof} />
@@ -53,7 +60,7 @@ export function ProveScreen(): ReactNode {
 
 function Proof({ proof }: { proof: ProofSheet }): ReactNode {
   const { writer, facts } = useOpenRun();
-  const { units } = usePreferences();
+  const { units, sound } = usePreferences();
   return (
     <section className="mt-5" aria-label={proof.name}>
       <h2 className="text-lg font-bold">{proof.name}</h2>
@@ -94,18 +101,19 @@ function Proof({ proof }: { proof: ProofSheet }): ReactNode {
                   placeholder={
                     expectation.test === 'insulation' ? 'OL, 200 Mohm' : isOhm ? '0.3 ohm' : '1.8 dB'
                   }
-                  onChange={(value) =>
+                  onChange={(value) => {
+                    if (sound && isOhm) soundResistance(value);
                     writer.add({
                       kind: 'reading',
                       pieceId: proof.pieceId,
                       expectation: id,
                       value: value === Infinity ? null : value,
-                    })
-                  }
+                    });
+                  }}
                 />
                 <ReadIt pieceId={proof.pieceId} expectation={expectation} />
               </div>
-              <div>
+              <div role="status">
                 {judgement && (
                   <p className={tone[judgement.verdict]}>
                     <strong className="capitalize">{judgement.verdict}. </strong>

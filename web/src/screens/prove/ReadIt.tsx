@@ -39,7 +39,7 @@ export function ReadIt({
         )
       }
     >
-      {busy ? 'Reading…' : `Read it, with ${farEndNames[far]} on the far end`}
+      {busy ? 'Reading…' : `Read, with ${farEndNames[far]} on the far end`}
     </button>
   );
 }

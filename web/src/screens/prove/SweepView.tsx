@@ -1,39 +1,29 @@
 import type { StoredTrace } from '@kobran/contract';
 import {
-  delayAt,
   driftOf,
   formatDecibels,
-  formatLength,
-  gated,
-  judgeEcho,
   judgeSweep,
   lossOneWay,
   referenceOhmOf,
   magnitudes,
-  onRuler,
   phaseDriftOf,
   predictSweep,
   returnLossDb,
   type Complexes,
-  type Echo,
-  type EchoPeak,
-  type JudgedPeak,
   type Swept,
   type Trace,
 } from '@kobran/core';
 import { bisectLeft } from 'd3';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { FrequencyChart, type Series } from '../../drawing/charts/FrequencyChart.js';
-import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
 import { Standing } from './Standing.js';
 import { CircleChart } from '../../drawing/charts/CircleChart.js';
-import { EchoChart } from '../../drawing/charts/EchoChart.js';
+import { EchoView } from '../../drawing/charts/EchoView.js';
 import { traceAgainst } from '../../store/useTraces.js';
 
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
-const MAX_PEAKS = 6;
 
 const returnLosses = (of: Complexes): Float64Array => magnitudes(of).map(returnLossDb);
 
@@ -106,7 +96,7 @@ function SweepResult({
       {birth && lossDb && (
         <Since birth={birth} kept={kept} lossDb={lossDb} trace={trace} delayS={swept.ruler.delayS.at(-1)} />
       )}
-      <EchoSection trace={trace} swept={swept} />
+      <EchoView frequencyHz={trace.frequencyHz} s11={trace.s.s11} swept={swept} bands={bands} />
       <div className="mt-4 grid gap-6 xl:grid-cols-[minmax(0,1fr)_18rem]">
         <div>
           <FrequencyChart
@@ -225,104 +215,5 @@ function Since({
         </p>
       )}
     </>
-  );
-}
-
-/** What comes back from where; a place can be looked at alone. */
-function EchoSection({ trace, swept }: { trace: Trace; swept: Swept }): ReactNode {
-  const { units } = usePreferences();
-  const [chosen, setChosen] = useState<JudgedPeak>();
-  const judged = useMemo(
-    () => judgeEcho(swept, { s11: trace.s.s11, frequencyHz: trace.frequencyHz }),
-    [swept, trace],
-  );
-  if (!judged.ok)
-    return (
-      <p className="mt-3 text-caution">
-        No echo from this sweep. {judged.problem.message} {judged.problem.remedy}
-      </p>
-    );
-  const { echo, predicted, cellM, rangeM } = judged.value;
-  const metres = (m: number): string => formatLength(m, { system: units });
-  const place = ({ distanceM, toleranceM }: JudgedPeak): string =>
-    `${metres(distanceM)} ± ${formatLength(toleranceM, { system: units, digits: 1 })}`;
-  const peaks = judged.value.peaks.slice(0, MAX_PEAKS);
-  const toM = swept.totalM * 1.08;
-  const worst = peaks.find(({ unexpected }) => unexpected);
-  const summary = worst
-    ? `More than computed comes back from ${place(worst)}, ${worst.name}: return loss ${formatDecibels(worst.returnLossDb)}.`
-    : 'Every place returns what was computed for it.';
-  return (
-    <div className="mt-4">
-      <EchoChart
-        summary={summary}
-        totalM={swept.totalM}
-        places={swept.places}
-        measured={onRuler(echo, swept.ruler, toM)}
-        predicted={predicted && onRuler(predicted, swept.ruler, toM)}
-        chosenM={chosen?.distanceM}
-      />
-      <p className="text-sm text-muted">
-        {echo.window}; two places nearer than {metres(cellM)} are one; beyond {metres(rangeM)} the echo folds
-        back.
-        {rangeM < swept.totalM && ' This run is longer than that: sweep with more points.'}
-      </p>
-      <p className={`mt-2 text-lg font-semibold ${worst ? 'text-stop' : 'text-lake'}`}>{summary}</p>
-      {peaks.length > 0 && (
-        <ul className="mt-1 flex flex-wrap gap-2">
-          {peaks.map((peak) => (
-            <li key={peak.delayS}>
-              <button
-                className={`button ${chosen === peak ? 'border-copper' : ''}`}
-                aria-pressed={chosen === peak}
-                onClick={() => setChosen(chosen === peak ? undefined : peak)}
-              >
-                <span className={`figures ${peak.unexpected ? 'text-stop' : ''}`}>{place(peak)}</span>
-                <span className="font-normal">
-                  {formatDecibels(peak.returnLossDb)}, {peak.name}
-                  {peak.unexpected ? ', not computed' : ''}
-                </span>
-              </button>
-            </li>
-          ))}
-        </ul>
-      )}
-      {chosen && <Alone trace={trace} swept={swept} echo={echo} peak={chosen} />}
-    </div>
-  );
-}
-
-/** One place seen alone, all else cut away in time. */
-function Alone({
-  trace,
-  swept,
-  echo,
-  peak,
-}: {
-  trace: Trace;
-  swept: Swept;
-  echo: Echo;
-  peak: EchoPeak;
-}): ReactNode {
-  const { editor } = useOpenRun();
-  const half = echo.resolutionS * 1.5;
-  const at = delayAt(swept.ruler, peak.distanceM);
-  const alone = gated(trace.s.s11, trace.frequencyHz, { fromS: at - half, toS: at + half });
-  const values = returnLosses(alone.reflection);
-  const series: Series[] = [{ name: 'this place alone', values, tone: 'lake' }];
-  return (
-    <div className="mt-2">
-      <FrequencyChart
-        title="This place alone, as the radio would see it through the cable"
-        summary={`Return loss at least ${formatDecibels(Math.min(...values))}.`}
-        unit="return loss, dB"
-        frequencyHz={alone.frequencyHz}
-        series={series}
-        bands={editor.design.service.bands}
-        height={170}
-        format={formatDecibels}
-        most={60}
-      />
-    </div>
   );
 }

@@ -10,7 +10,6 @@ import {
   farEnds,
   predictSweep,
   sweepFindings,
-  writeTouchstone,
   type FarEndKind,
 } from '@kobran/core';
 import { Upload } from 'lucide-react';
@@ -18,7 +17,7 @@ import { useMemo, useState, type DragEvent, type ReactNode } from 'react';
 import { useCatalog } from '../../store/Shop.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { Choice } from '../../ui/Choice.js';
-import { sayMoment } from '../../ui/dates.js';
+import { FileInput } from '../../ui/FilePick.js';
 import { Tick } from '../../ui/Tick.js';
 import { SweepNow } from '../../frame/SweepNow.js';
 import {
@@ -30,9 +29,10 @@ import {
   type TraceSetting,
 } from '../../store/useTraces.js';
 import { Causes } from './Causes.js';
+import { SweepRow } from './SweepRow.js';
 import { SweepView } from './SweepView.js';
 
-/** Sweeps of the analyser: brought in as files, held against what was computed, laid on the ruler. */
+/** Sweeps of the analyser: imported as files, held against what was computed, laid on the ruler. */
 export function Sweeps(): ReactNode {
   const traces = useTraces();
   const [chosen, setChosen] = useState<string>();
@@ -46,11 +46,11 @@ export function Sweeps(): ReactNode {
           Sweeps
         </h2>
         {traces.error && <p className="text-stop">The sweeps cannot be read: {traces.error.message}</p>}
-        <BringIn traces={traces} />
+        <ImportSweeps traces={traces} />
         {traces.all.length > 0 && (
           <ul className="mt-3 divide-y divide-rule border-y border-rule">
             {traces.all.map((one) => (
-              <Row
+              <SweepRow
                 key={one.id}
                 trace={one}
                 traces={traces}
@@ -124,16 +124,16 @@ function useSweepFindings(
 }
 
 /** What was measured, and the file; several at once. */
-function BringIn({ traces }: { traces: Traces }): ReactNode {
+function ImportSweeps({ traces }: { traces: Traces }): ReactNode {
   const { editor, id: runId } = useOpenRun();
   const [setting, setSetting] = useState<TraceSetting>({ pieceId: '', far: 'load', rained: false });
   const [problems, setProblems] = useState<string[]>([]);
   const [over, setOver] = useState(false);
   const assemblies = editor.design.pieces.flatMap((piece) => (piece.kind === 'assembly' ? [piece] : []));
 
-  async function bring(files: FileList | null): Promise<void> {
+  async function bring(files: readonly File[]): Promise<void> {
     const messages: string[] = [];
-    for (const file of Array.from(files ?? [])) {
+    for (const file of files) {
       const result = await readTraceFile(file);
       if (!result.ok) {
         messages.push(`${file.name}: ${result.problem.message} ${result.problem.remedy}`);
@@ -147,7 +147,7 @@ function BringIn({ traces }: { traces: Traces }): ReactNode {
   const drop = (event: DragEvent): void => {
     event.preventDefault();
     setOver(false);
-    void bring(event.dataTransfer.files);
+    void bring([...event.dataTransfer.files]);
   };
   return (
     <div
@@ -180,22 +180,13 @@ function BringIn({ traces }: { traces: Traces }): ReactNode {
           />
         </div>
         <Tick
-          label="It had rained"
+          label="Taken after rain"
           checked={setting.rained}
           onChange={(rained) => setSetting({ ...setting, rained })}
         />
         <label className="button button-primary relative min-h-11 cursor-pointer focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-ink">
           <Upload size={16} aria-hidden /> Import .s1p or .s2p
-          <input
-            type="file"
-            accept=".s1p,.s2p,.S1P,.S2P,.txt"
-            multiple
-            className="absolute inset-0 cursor-pointer opacity-0"
-            onChange={({ target }) => {
-              void bring(target.files);
-              target.value = '';
-            }}
-          />
+          <FileInput accept=".s1p,.s2p,.S1P,.S2P,.txt" multiple onPick={(files) => void bring(files)} />
         </label>
         <span className="pb-2.5 text-muted">or drop files here</span>
         <SweepNow
@@ -221,81 +212,4 @@ function BringIn({ traces }: { traces: Traces }): ReactNode {
       )}
     </div>
   );
-}
-
-function Row({
-  trace,
-  traces,
-  chosen,
-  onChoose,
-  beside,
-  onBeside,
-}: {
-  trace: StoredTrace;
-  traces: Traces;
-  chosen: boolean;
-  onChoose: () => void;
-  beside: boolean;
-  onBeside: (on: boolean) => void;
-}): ReactNode {
-  const { editor } = useOpenRun();
-  const piece = editor.design.pieces.find(({ id }) => id === trace.pieceId);
-  const of = piece?.kind === 'assembly' ? piece.label : 'the whole run';
-  return (
-    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 py-1.5">
-      <label className="flex min-h-9 flex-1 cursor-pointer items-center gap-3">
-        <input type="radio" name="trace" className="size-5 accent-ink" checked={chosen} onChange={onChoose} />
-        <span>
-          <span className={chosen ? 'font-bold' : ''}>{trace.name}</span>
-          {trace.birth && <strong className="ml-2 text-lake">birth record</strong>}
-          <span className="block text-sm text-muted">
-            {of}, {farEndNames[trace.far]} on the far end{trace.rained ? ', after rain' : ''};{' '}
-            {trace.by === '' ? '' : `${trace.by}, `}
-            {sayMoment(trace.at)}
-          </span>
-        </span>
-      </label>
-      {!chosen && (
-        <span className="text-sm">
-          <Tick label="Beside it" checked={beside} onChange={onBeside} />
-        </span>
-      )}
-      {!trace.birth && (
-        <button
-          className="min-h-9 text-sm underline underline-offset-4 hover:decoration-2"
-          onClick={() => traces.makeBirth(trace.id)}
-        >
-          Make it the birth record
-        </button>
-      )}
-      <button
-        className="min-h-9 text-sm underline underline-offset-4 hover:decoration-2"
-        onClick={() => save(trace)}
-        aria-label={`Save ${trace.name} as Touchstone`}
-      >
-        Save as file
-      </button>
-      <button
-        className="min-h-9 text-sm text-muted underline underline-offset-4 hover:text-stop"
-        onClick={() => traces.remove(trace)}
-        aria-label={`Delete ${trace.name}`}
-      >
-        Delete
-      </button>
-    </li>
-  );
-}
-
-/** The trace as an open file. */
-function save(kept: StoredTrace): void {
-  const trace = traceOf(kept);
-  const text = writeTouchstone(trace, [
-    kept.name,
-    `taken ${kept.at}${kept.by === '' ? '' : ` by ${kept.by}`}`,
-  ]);
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([text], { type: 'text/plain' }));
-  link.download = `${kept.name.replace(/\.s[12]p$/i, '').replace(/[^\w.-]+/g, '-')}.s${trace.ports}p`;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 1000);
 }

@@ -42,7 +42,7 @@ export function PlanWork({
         </div>
         <div className="w-56">
           <Choice
-            label="First of all"
+            label="First goal"
             value={aim}
             options={[
               { value: 'new cable', label: 'use up what is there' },

@@ -120,7 +120,7 @@ function ReelForm({ reel, onDone }: { reel: Reel; onDone: () => void }): ReactNo
         void save();
       }}
     >
-      <TextField label="Call it" value={draft.name} maxLength={80} onChange={(name) => set({ name })} />
+      <TextField label="Name" value={draft.name} maxLength={80} onChange={(name) => set({ name })} />
       <Choice
         label="Cable"
         value={draft.cable}
@@ -149,13 +149,13 @@ function ReelForm({ reel, onDone }: { reel: Reel; onDone: () => void }): ReactNo
           </p>
         )}
       </div>
-      <Tick label="Not begun yet" checked={draft.isNew} onChange={(isNew) => set({ isNew })} />
+      <Tick label="Not started yet" checked={draft.isNew} onChange={(isNew) => set({ isNew })} />
       <p className="flex gap-2">
         <button className="button button-primary" disabled={draft.name === '' || !spans.ok}>
-          Keep
+          Save reel
         </button>
         <button type="button" className="button" onClick={onDone}>
-          Leave it
+          Cancel
         </button>
       </p>
     </form>

@@ -127,7 +127,7 @@ function Repair({ end }: { end: EndSheet }): ReactNode {
             <SignedBy crew={practice.crew ?? []} />
           </div>
           <button className="button button-primary min-h-11" disabled={!result.after} onClick={takeIt}>
-            Log it, shorten the cable, open the card
+            Log the damage, shorten the cable, open the card
           </button>
         </div>
       </div>
@@ -166,7 +166,7 @@ function BeforeAfter({ result: { before, after } }: { result: Shortened }): Reac
         {row('Electrical length', ({ degrees }) => formatFigure(degrees, units))}
         {row('As time', ({ delayNs }) => `${delayNs.toFixed(2)} ns`)}
         {row('Loss of this cable', ({ loss }) => formatFigure(loss, units))}
-        {row('Times it can be re-terminated', ({ slack }) =>
+        {row('Spare for re-terminating, times', ({ slack }) =>
           slack ? (slack.spareM < 0 ? 'does not reach' : String(slack.remakes)) : 'no legs yet',
         )}
         {row('… with the loops given up', ({ slack }) => (slack ? String(slack.remakesWithLoops) : '–'))}

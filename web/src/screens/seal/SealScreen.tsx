@@ -2,7 +2,7 @@ import { formatLength, housingKinds, stageHeadline, type WrapSheet } from '@kobr
 import type { ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
-import { Choice, Schools } from '../../ui/Choice.js';
+import { Choice, Methods } from '../../ui/Choice.js';
 import { schoolsOfLap, schoolsOfTape } from '../../ui/schools.js';
 import { FigureText } from '../../ui/FigureText.js';
 import { Rows } from '../../ui/Rows.js';
@@ -23,13 +23,13 @@ export function SealScreen(): ReactNode {
     >
       {sheet.wraps.length > 0 && (
         <div className="grid max-w-4xl gap-x-8 md:grid-cols-2">
-          <Schools
+          <Methods
             label="How hard the rubber is stretched"
             value={practice.tapeStretch}
             options={schoolsOfTape}
             onChange={(tapeStretch) => setPractice({ tapeStretch })}
           />
-          <Schools
+          <Methods
             label="How far each turn overlaps the last"
             value={practice.tapeLap ?? 'half'}
             options={schoolsOfLap}

@@ -116,7 +116,7 @@ function InOrder({
           disabled={taken.length === 0 || answer !== undefined}
           onClick={() => setTaken(taken.slice(0, -1))}
         >
-          Take the last one off
+          Remove the last one
         </button>
       </p>
     </>

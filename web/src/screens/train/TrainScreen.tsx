@@ -1,62 +1,48 @@
 import {
-  acrossMm,
-  assemblyDrills,
-  catalog,
+  allSubjects,
+  defaultPractice,
+  drillKinds,
+  drillsOf,
   faceInFull,
   faceOf,
-  nextAssembly,
-  nextDrill,
+  nextQuestion,
+  ownSubjects,
   scored,
-  seriesOf,
-  variantOf,
-  type AssemblyDrill,
-  type AssemblyQuestion,
-  type DrillQuestion,
+  type Catalog,
+  type DrillKind,
   type DrillScore,
-  type Face,
-  type UnitSystem,
+  type DrillSetting,
 } from '@kobran/core';
-import { useEffect, useState, type ReactNode } from 'react';
-import { FaceDrawing, JointDrawing } from '../../drawing/faces/FaceDrawing.js';
-import { FaceFront } from '../../drawing/faces/FaceFront.js';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
 import { Chips } from '../../ui/Choice.js';
 import { TopBar } from '../../frame/TopBar.js';
+import { useCatalog } from '../../store/Shop.js';
+import { freshSeed, useDrillScore } from '../../store/useDrillScore.js';
+import { useShopPractice } from '../../store/usePractice.js';
 import { useKeys } from '../../ui/useKeys.js';
 import { AssemblyExercise } from './AssemblyExercise.js';
+import { FaceExercise } from './FaceExercise.js';
 import { Options } from './Options.js';
 
 const KEY = 'kobran.drill';
 const DRILL_MINUTES = 10;
 
-function kept(): DrillScore {
-  try {
-    return JSON.parse(localStorage.getItem(KEY) ?? '{}') as DrillScore;
-  } catch {
-    return {}; // Somebody else’s text under our key: start afresh.
-  }
-}
+type Asked = ReturnType<typeof nextQuestion>;
 
-const freshSeed = (): number => crypto.getRandomValues(new Uint32Array(1))[0] & 0x7fffffff;
+const drillNames: Record<DrillKind, string> = {
+  face: 'Name the connector',
+  verdict: 'Does it mate?',
+  order: 'Parts in order',
+  strip: 'Strip lengths',
+  fault: 'Spot the fault',
+  blade: 'Blade depth',
+  reading: 'Meter readings',
+  seal: 'Weatherproofing',
+};
 
-type Kind = DrillQuestion['kind'] | AssemblyDrill;
-type Question = DrillQuestion | AssemblyQuestion;
-
-const drills: [Kind, string][] = [
-  ['face', 'Know the face'],
-  ['verdict', 'Does it mate?'],
-  ['order', 'Parts in order'],
-  ['strip', 'Strip lengths'],
-  ['fault', 'Spot the fault'],
-];
-
-const isAssembly = (kind: Kind): kind is AssemblyDrill => assemblyDrills.some((one) => one === kind);
-
-const nextOf = (kind: Kind, score: DrillScore, units: UnitSystem): Question =>
-  isAssembly(kind) ? nextAssembly(kind, score, freshSeed(), units) : nextDrill(kind, score, freshSeed());
-
-const rightAnswer = (question: Question): string => {
-  if (question.kind === 'order')
+const rightAnswer = (question: Asked): string => {
+  if ('card' in question && question.kind === 'order')
     return question.right
       .split('>')
       .map((id) => question.card.train.find((item) => item.id === id)?.name ?? id)
@@ -64,29 +50,56 @@ const rightAnswer = (question: Question): string => {
   return question.options.find(({ id }) => id === question.right)?.text ?? question.right;
 };
 
-/** Ten-minute drills on faces, verdicts and assembling, made from catalogue and recipes; what was missed comes back. */
+/** What is asked about: what this shop works with, or everything in the catalogue. */
+type Source = 'ours' | 'all';
+
+function useSetting(source: Source): DrillSetting & { hasOwn: boolean } {
+  const { units: system } = usePreferences();
+  const catalog = useCatalog();
+  const [practice = defaultPractice] = useShopPractice();
+  return useMemo(() => {
+    const own = ownSubjects(catalog);
+    const subjects = source === 'ours' && own ? own : allSubjects(catalog);
+    return { subjects, catalog, practice, system, hasOwn: own !== undefined };
+  }, [catalog, practice, system, source]);
+}
+
+/** Ten-minute drills made from catalogue, recipes and rules; what was missed comes back. */
 export function TrainScreen(): ReactNode {
-  const { units } = usePreferences();
-  const [kind, setKind] = useState<Kind>('face');
-  const [score, setScore] = useState(kept);
-  const [question, setQuestion] = useState<Question>(() => nextOf('face', kept(), units));
+  const [source, setSource] = useState<Source>('ours');
+  const setting = useSetting(source);
+  const drills = drillsOf(setting.subjects);
+  const [kind, setKind] = useState<DrillKind>('face');
+  const [score, setScore] = useDrillScore(KEY);
+  const [seed, setSeed] = useState(freshSeed);
+  // What is asked stays while it is answered: the score it was drawn from is that of its own beginning.
+  const [drawnFrom, setDrawnFrom] = useState(score);
+  const question = useMemo(
+    () => nextQuestion(kind, setting, drawnFrom, seed),
+    [kind, setting, drawnFrom, seed],
+  );
   const [answer, setAnswer] = useState<string>();
   const [session, setSession] = useState({ right: 0, asked: 0 });
   const [startedAt, setStartedAt] = useState<number>();
   const left = useMinutesLeft(startedAt);
-  useEffect(() => localStorage.setItem(KEY, JSON.stringify(score)), [score]);
   useEffect(() => {
     document.title = 'Trainer – Kobran';
   }, []);
   const next = (of = kind): void => {
     setAnswer(undefined);
-    setQuestion(nextOf(of, score, units));
+    setKind(of);
+    setDrawnFrom(score);
+    setSeed(freshSeed());
+  };
+  const from = (to: Source): void => {
+    setSource(to);
+    next(drillKinds[0]);
   };
   const give = (id: string): void => {
     if (answer !== undefined) return;
     setAnswer(id);
     setStartedAt((known) => known ?? Date.now());
-    setScore((now) => scored(now, question, id));
+    setScore(scored(score, question, id));
     setSession((now) => ({
       asked: now.asked + 1,
       right: now.right + Number(id === question.right),
@@ -111,32 +124,34 @@ export function TrainScreen(): ReactNode {
           <Chips
             legend="Drill"
             value={kind}
-            options={drills}
-            onChange={(to) => {
-              setKind(to);
-              next(to);
-            }}
+            options={drills.map((one) => [one, drillNames[one]])}
+            onChange={next}
           />
+          {setting.hasOwn && (
+            <Chips
+              legend="About"
+              value={source}
+              options={[
+                ['ours', 'What we work with'],
+                ['all', 'The whole catalogue'],
+              ]}
+              onChange={from}
+            />
+          )}
           <p className="figures text-muted" role="status">
             {session.asked === 0
               ? 'Ten minutes, as many as you like'
               : `${session.right} of ${session.asked} right, ${left > 0 ? `${left} min left` : 'ten minutes are over, well done'}`}
           </p>
         </div>
-        {'card' in question ? (
-          <AssemblyExercise question={question} answer={answer} onAnswer={give} />
-        ) : (
-          <FaceQuestion question={question} answer={answer} onAnswer={give} />
-        )}
+        <Exercise question={question} answer={answer} onAnswer={give} />
         {answer !== undefined && (
           <section aria-live="polite" className="mt-4 border-t-2 border-ink pt-3">
             <p className={`text-lg font-bold ${answer === question.right ? 'text-lake' : 'text-stop'}`}>
               {answer === question.right ? 'Right.' : `No: ${rightAnswer(question)}.`}
             </p>
-            <p className="mt-1 max-w-2xl">
-              {typeof question.reason === 'string' ? question.reason : question.reason(answer)}
-            </p>
-            {question.kind === 'verdict' && (
+            <p className="mt-1 max-w-2xl">{question.reason(answer)}</p>
+            {'faces' in question && question.kind === 'verdict' && (
               <p className="text-muted">
                 {question.faces.map((code) => faceInFull(faceOf(code))).join(' on ')}
               </p>
@@ -166,69 +181,44 @@ function useMinutesLeft(startedAt: number | undefined): number {
   return Math.max(0, Math.ceil(DRILL_MINUTES - passedMinutes));
 }
 
-function FaceQuestion({
-  question: { kind, faces, question, options, right },
-  answer,
-  onAnswer,
+function Exercise({
+  question,
+  ...rest
 }: {
-  question: DrillQuestion;
+  question: Asked;
   answer: string | undefined;
   onAnswer: (id: string) => void;
 }): ReactNode {
-  const [first, second] = faces.map(faceOf);
-  /** As much as the drawing shows, without the name. */
-  const faceText = (face: Face): string =>
-    `${acrossMm(face)} mm across, ${face.body === 'plug' ? 'with a ring or nut' : 'without a nut'}, coupling over ${seriesOf(face).threadMm} mm by ${seriesOf(face).coupling}; in the centre a ${face.contact} of ${variantOf(face).pinMm} mm.`;
+  if ('card' in question) return <AssemblyExercise question={question} {...rest} />;
+  if ('faces' in question) return <FaceExercise question={question} {...rest} />;
   return (
-    <section className="mt-4 grid gap-6 md:grid-cols-2">
-      <div className="flex flex-col items-center justify-center gap-2 rounded border border-rule bg-paper p-3">
-        {kind === 'face' ? (
-          <>
-            <FaceFront face={first} size={220} label={faceText(first)} />
-            <FaceDrawing face={first} width={300} height={110} unnamed />
-          </>
-        ) : (
-          <>
-            <div className="flex gap-4">
-              <FaceFront
-                face={first}
-                size={150}
-                label={answer === undefined ? `Left face: ${faceText(first)}` : undefined}
-              />
-              <FaceFront
-                face={second}
-                size={150}
-                label={answer === undefined ? `Right face: ${faceText(second)}` : undefined}
-              />
-            </div>
-            <JointDrawing left={first} right={second} width={320} height={120} />
-          </>
-        )}
-      </div>
-      <div>
-        <h2 className="text-lg font-bold">{question}</h2>
-        <div className="mt-3">
-          <Options options={options} right={right} answer={answer} onAnswer={onAnswer} />
-        </div>
+    <section className="mt-4">
+      <h2 className="max-w-2xl text-lg font-bold">{question.question}</h2>
+      <div className="mt-3 max-w-2xl">
+        <Options options={question.options} right={question.right} {...rest} />
       </div>
     </section>
   );
 }
 
+/** What an id is about, in words. */
+function itemText(id: string, { parts, cables }: Catalog): string {
+  const [kind, about] = id.split(':');
+  const names = about.split('|').map((one) => parts.get(one)?.name ?? cables.get(one)?.name ?? one);
+  const drill = drillNames[kind as DrillKind];
+  if (kind === 'face' || kind === 'verdict')
+    return `${drill}: ${about
+      .split('|')
+      .map((code) => faceInFull(faceOf(code)))
+      .join(' on ')}`;
+  return `${drill}: ${names.join(', ')}`;
+}
+
 function Missed({ score, onForget }: { score: DrillScore; onForget: () => void }): ReactNode {
+  const catalog = useCatalog();
   const missed = Object.entries(score).filter(([, { last }]) => last === 'missed');
   const asked = Object.values(score).reduce((sum, one) => sum + one.asked, 0);
   if (asked === 0) return null;
-  const itemText = (id: string): string => {
-    const [kind, about] = id.split(':');
-    if (isAssembly(kind as Kind)) {
-      const [part, cable] = about.split('|');
-      const drill = drills.find(([one]) => one === kind)?.[1] ?? kind;
-      return `${drill}: ${catalog.parts.get(part)?.name ?? part}, on ${catalog.cables.get(cable)?.name ?? cable}`;
-    }
-    const names = about.split('|').map((code) => faceInFull(faceOf(code)));
-    return kind === 'face' ? names[0] : names.join(' on ');
-  };
   return (
     <details className="mt-6">
       <summary className="cursor-pointer text-muted">
@@ -236,11 +226,11 @@ function Missed({ score, onForget }: { score: DrillScore; onForget: () => void }
       </summary>
       <ul className="mt-2 list-disc pl-5">
         {missed.map(([id]) => (
-          <li key={id}>{itemText(id)}</li>
+          <li key={id}>{itemText(id, catalog)}</li>
         ))}
       </ul>
       <button className="button mt-2" onClick={onForget}>
-        Forget the score
+        Clear the score
       </button>
     </details>
   );

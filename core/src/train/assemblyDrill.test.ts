@@ -1,19 +1,27 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { catalog } from '../catalog/index.js';
+import { drawnEnd, endFaults, faultKinds, faultsOf } from '../make/index.js';
+import { defaultPractice } from '../practice/index.js';
 import {
   assemblyDrills,
   assemblyQuestion,
-  drawnEnd,
-  endFaults,
-  faultKinds,
-  faultsOf,
   nextAssembly,
+  type AssemblyDrill,
   type AssemblyQuestion,
-} from './index.js';
+} from './assemblyDrill.js';
+import { allSubjects, type DrillScore } from './index.js';
 
+const setting = {
+  catalog,
+  practice: defaultPractice,
+  system: 'metric',
+  subjects: allSubjects(catalog),
+} as const;
 const seed = fc.integer({ min: 0, max: 2 ** 31 - 1 });
-const ask = (kind: (typeof assemblyDrills)[number], from: number): AssemblyQuestion =>
-  nextAssembly(kind, {}, from, 'metric');
+const ask = (kind: AssemblyDrill, from: number, score: DrillScore = {}): AssemblyQuestion =>
+  nextAssembly(kind, setting, score, from);
+const questionOf = (id: string): AssemblyQuestion => assemblyQuestion(id, setting, 1);
 
 describe('assembling drills, made from the recipes', () => {
   it('the same seed asks the same', () => {
@@ -37,7 +45,7 @@ describe('assembling drills, made from the recipes', () => {
   });
 
   it('order: the reason names the first part that is in the wrong place', () => {
-    const question = assemblyQuestion('order:uhf-plug-crimp-10mm|rg213', 1, 'metric');
+    const question = questionOf('order:uhf-plug-crimp-10mm|rg213');
     expect(question.right).toBe('nut>shrink>ferrule>body');
     expect(question.reason('nut>ferrule>shrink>body')).toContain('Place 2 is the shrink tube’s');
     expect(question.reason(question.right)).not.toContain('Place');
@@ -82,19 +90,18 @@ describe('assembling drills, made from the recipes', () => {
 
   it('what was missed comes back sooner', () => {
     const id = 'strip:uhf-plug-crimp-5mm|rg58';
-    const times = (score: Parameters<typeof nextAssembly>[1]): number =>
-      Array.from({ length: 400 }, (_, k) => nextAssembly('strip', score, k * 104729, 'metric').id).filter(
-        (one) => one === id,
-      ).length;
+    const times = (score: DrillScore): number =>
+      Array.from({ length: 400 }, (_, k) => ask('strip', k * 104729, score).id).filter((one) => one === id)
+        .length;
     expect(times({ [id]: { asked: 1, missed: 1, last: 'missed' } })).toBeGreaterThan(3 * times({}));
   });
 
   it('a drill that is not there is a mistake of the program', () =>
-    expect(() => assemblyQuestion('order:nothing|rg58', 1, 'metric')).toThrow('nothing'));
+    expect(() => questionOf('order:nothing|rg58')).toThrow('nothing'));
 });
 
 describe('a drawn end shows its fault and nothing else', () => {
-  const { card } = assemblyQuestion('fault:bnc-plug-crimp-25mm|rg174|none', 1, 'metric');
+  const { card } = questionOf('fault:bnc-plug-crimp-25mm|rg174|none');
   const sound = drawnEnd(card, 'none');
 
   it.each(endFaults.filter((fault) => fault !== 'none'))('%s', (fault) => {
@@ -113,7 +120,7 @@ describe('a drawn end shows its fault and nothing else', () => {
   });
 
   it('a part without a pin cannot have the wrong one', () => {
-    const uhf = assemblyQuestion('fault:uhf-plug-crimp-5mm|rg58|none', 1, 'metric').card;
+    const uhf = questionOf('fault:uhf-plug-crimp-5mm|rg58|none').card;
     expect(faultsOf(uhf)).not.toContain('wrong pin');
     expect(faultsOf(uhf)).toContain('forgotten ferrule');
   });

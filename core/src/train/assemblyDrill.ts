@@ -1,90 +1,82 @@
 import prand, { type RandomGenerator } from 'pure-rand';
-import { catalog, entry, type Cable, type Part, type TrainItem } from '../catalog/index.js';
-import { MISSED_WEIGHT, below, shuffled } from '../chance/index.js';
-import { fitCable, type DrillScore } from '../fit/index.js';
+import { entry, type TrainItem } from '../catalog/index.js';
+import { shuffled } from '../chance/index.js';
+import {
+  cardFor,
+  drawnEnd,
+  faultKinds,
+  faultsOf,
+  stripText,
+  type Card,
+  type DrawnEnd,
+  type EndFault,
+  type GaugeStretch,
+} from '../make/index.js';
 import { type UnitSystem } from '../quantity/index.js';
-import { cardFor, type Card } from './card.js';
-import { drawnEnd, faultKinds, faultsOf, type DrawnEnd, type EndFault } from './endFaults.js';
-import { stripText, type GaugeStretch } from './stripGauge.js';
+import { makeSchools } from '../practice/index.js';
+import { drawn, type DrillScore, type Question } from './question.js';
+import type { DrillSetting } from './setting.js';
+import type { Subject } from './subjects.js';
 
 export const assemblyDrills = ['order', 'strip', 'fault'] as const;
 export type AssemblyDrill = (typeof assemblyDrills)[number];
 
 /** One question about assembling an end, made from its recipe. */
-export interface AssemblyQuestion {
-  /** Stable for what is asked: what was missed is remembered by it. */
-  id: string;
+export interface AssemblyQuestion extends Question {
   kind: AssemblyDrill;
   card: Card;
-  question: string;
   /** Of an order question: the parts as they lie on the bench. */
   bench: TrainItem[];
   /** Of a fault question: the end as it lies there. */
   end: DrawnEnd | undefined;
-  /** Nothing to choose from where parts are put in order: the answer is their ids, joined by `>`. */
-  options: { id: string; text: string; stretches?: GaugeStretch[] }[];
-  right: string;
-  /** Shown after an answer. */
-  reason: (answer: string) => string;
 }
-
-/** One part of each face and style on the first cable it fits: what the drills are about. */
-function subjects(): { part: Part; cable: Cable }[] {
-  const found = new Map<string, { part: Part; cable: Cable }>();
-  for (const part of catalog.parts.values())
-    for (const cable of catalog.cables.values()) {
-      const about = `${part.face} ${part.style}`;
-      if (!found.has(about) && fitCable(part, cable).verdict === 'fits' && cardFor(part, cable, 'metric'))
-        found.set(about, { part, cable });
-    }
-  return [...found.values()];
-}
-const all = subjects();
 
 /** Ends whose braid lies on a neck: their strip lengths have one reason each. */
 const necked = ({ gauge, part }: Card): boolean => gauge.stretches.length === 3 && part.neckOuterMm !== null;
 
 /** Questions of a kind, each by its id: `order:part|cable`, `strip:part|cable`, `fault:part|cable|whisker`. */
-function pool(kind: AssemblyDrill): string[] {
-  return all.flatMap(({ part, cable }) => {
-    const card = cardOf(part, cable, 'metric');
+const pool = (kind: AssemblyDrill, ends: readonly Subject[]): string[] =>
+  ends.flatMap(({ part, cable }) => {
+    const card = cardFor(part, cable, 'metric');
     const about = `${kind}:${part.id}|${cable.id}`;
+    if (!card) return [];
     if (kind === 'order') return card.train.length >= 3 ? [about] : [];
     if (!necked(card)) return [];
     return kind === 'strip' ? [about] : faultsOf(card).map((fault) => `${about}|${fault}`);
   });
-}
 
-function cardOf(part: Part, cable: Cable, system: UnitSystem): Card {
-  const card = cardFor(part, cable, system);
-  if (!card) throw new Error(`no card for ${part.id} on ${cable.id}`);
-  return card;
-}
+/** Have these ends a question of this kind? */
+export const asksAssembly = (kind: AssemblyDrill, ends: readonly Subject[]): boolean =>
+  pool(kind, ends).length > 0;
 
 /**
- * The next question of an assembling drill; what was missed comes back sooner.
+ * The next question about assembling; what was missed comes back sooner.
  *
- * @param seed any whole number; the same seed, score and units give the same question
+ * @param seed any whole number; the same seed, setting and score give the same question
  */
 export function nextAssembly(
   kind: AssemblyDrill,
+  setting: DrillSetting,
   score: DrillScore,
   seed: number,
-  system: UnitSystem,
 ): AssemblyQuestion {
   const rng = prand.xoroshiro128plus(seed);
-  const weighted = pool(kind).flatMap((id) =>
-    Array.from({ length: score[id]?.last === 'missed' ? MISSED_WEIGHT : 1 }, () => id),
-  );
-  return assemblyQuestion(weighted[below(rng, weighted.length)], seed, system);
+  return assemblyQuestion(drawn(pool(kind, setting.subjects.ends), score, rng), setting, seed);
 }
 
 /** A question by its id. */
-export function assemblyQuestion(id: string, seed: number, system: UnitSystem): AssemblyQuestion {
+export function assemblyQuestion(
+  id: string,
+  { catalog, system, practice }: Omit<DrillSetting, 'subjects'>,
+  seed: number,
+): AssemblyQuestion {
   const rng = prand.xoroshiro128plus(seed);
   const [kind, about] = id.split(':');
   const [partId, cableId, fault] = about.split('|');
-  const card = cardOf(entry(catalog.parts, partId), entry(catalog.cables, cableId), system);
+  const card = cardFor(entry(catalog.parts, partId), entry(catalog.cables, cableId), system, {
+    schools: makeSchools(practice),
+  });
+  if (!card) throw new Error(`no card for ${partId} on ${cableId}`);
   if (kind === 'order') return orderQuestion(id, card, rng);
   if (kind === 'strip') return stripQuestion(id, card, rng, system);
   return faultQuestion(id, card, fault as EndFault, rng);

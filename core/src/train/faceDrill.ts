@@ -9,29 +9,21 @@ import {
   type Face,
   type FaceCode,
 } from '../catalog/index.js';
-import { MISSED_WEIGHT, below, shuffled } from '../chance/index.js';
-import { acrossMm } from './features.js';
-import { mate, type Verdict } from './mate.js';
+import { below, shuffled } from '../chance/index.js';
+import { acrossMm, mate, type Verdict } from '../fit/index.js';
+import { drawn, isMissed, type DrillScore, type Question } from './question.js';
+import type { DrillSetting } from './setting.js';
 
-/** One question of the trainer, made from the catalogue. */
-export interface DrillQuestion {
-  /** Stable for the same faces: what was missed is remembered by it. */
-  id: string;
-  kind: 'face' | 'verdict';
+export const faceDrills = ['face', 'verdict'] as const;
+export type FaceDrill = (typeof faceDrills)[number];
+
+/** One question about connectors: which one this is, or what happens when two are coupled. */
+export interface FaceQuestion extends Question {
+  kind: FaceDrill;
   faces: FaceCode[];
-  question: string;
-  options: { id: string; text: string }[];
-  right: string;
-  /** Shown after the answer. */
-  reason: string;
 }
 
 export const verdicts: Verdict[] = ['mates', 'mates with a caution', 'no contact', 'damages', 'does not fit'];
-
-/** How often each question was answered, and how often wrongly. */
-export type DrillScore = Readonly<
-  Record<string, { asked: number; missed: number; last: 'right' | 'missed' }>
->;
 
 /** How easily two faces are taken for each other: less is easier. */
 function likeness(a: Face, b: Face): number {
@@ -47,13 +39,13 @@ function likeness(a: Face, b: Face): number {
 const asked = [...faces.values()].filter(({ series }) => series !== 'pair');
 
 /** A question by what it is about: `face:n-plug`, `verdict:n-plug|uhf-jack`. */
-export function drillQuestion(id: string, seed: number): DrillQuestion {
+export function faceQuestion(id: string, seed: number): FaceQuestion {
   const rng = prand.xoroshiro128plus(seed);
   const [kind, about] = id.split(':');
   return kind === 'face' ? nameIt(id, faceOf(about), rng) : judgeIt(id, about.split('|').map(faceOf));
 }
 
-function nameIt(id: string, face: Face, rng: RandomGenerator): DrillQuestion {
+function nameIt(id: string, face: Face, rng: RandomGenerator): FaceQuestion {
   const near = asked
     .filter((other) => other !== face)
     .sort((x, y) => likeness(face, x) - likeness(face, y))
@@ -66,7 +58,7 @@ function nameIt(id: string, face: Face, rng: RandomGenerator): DrillQuestion {
     question: 'What is this?',
     options: options.map((one) => ({ id: faceCode(one), text: faceInFull(one) })),
     right: faceCode(face),
-    reason: describe(face),
+    reason: () => describe(face),
   };
 }
 
@@ -84,7 +76,7 @@ function describe(face: Face): string {
   return `${faceInFull(face)}: ${hold}, ${acrossMm(face)} mm across, ${face.contact === 'pin' ? `a ${pinMm} mm pin` : `a socket for a ${pinMm} mm pin`}.`;
 }
 
-function judgeIt(id: string, [a, b]: Face[]): DrillQuestion {
+function judgeIt(id: string, [a, b]: Face[]): FaceQuestion {
   const { verdict, reason } = mate(a, b);
   return {
     id,
@@ -93,7 +85,7 @@ function judgeIt(id: string, [a, b]: Face[]): DrillQuestion {
     question: 'What happens when these two are coupled?',
     options: verdicts.map((one) => ({ id: one, text: one })),
     right: verdict,
-    reason,
+    reason: () => reason,
   };
 }
 
@@ -101,56 +93,42 @@ function judgeIt(id: string, [a, b]: Face[]): DrillQuestion {
 const related = (a: Face, b: Face): boolean =>
   a.series === b.series || Math.abs(seriesOf(a).threadMm - seriesOf(b).threadMm) < 0.7;
 
-const verdictIds = asked.flatMap((a, k) =>
-  asked.slice(k).flatMap((b) => (related(a, b) ? [`verdict:${faceCode(a)}|${faceCode(b)}`] : [])),
-);
-const byVerdict = new Map(
-  verdicts.map((verdict) => [verdict, verdictIds.filter((id) => judgeIt(id, facesIn(id)).right === verdict)]),
-);
+const facesIn = (id: string): Face[] => id.slice('verdict:'.length).split('|').map(faceOf);
 
-function facesIn(id: string): Face[] {
-  return id.slice('verdict:'.length).split('|').map(faceOf);
-}
+/** Every pair worth asking of, by the verdict on it. */
+const byVerdict = new Map<Verdict, string[]>(verdicts.map((verdict) => [verdict, []]));
+for (const [k, a] of asked.entries())
+  for (const b of asked.slice(k))
+    if (related(a, b)) byVerdict.get(mate(a, b).verdict)?.push(`verdict:${faceCode(a)}|${faceCode(b)}`);
 
 /**
- * The next question of a drill: what was missed comes back sooner, and every verdict is asked as often as the others.
+ * The next question about connectors: what was missed comes back sooner, and every verdict is asked as often as the others.
  *
- * @param seed any whole number; the same seed and score give the same question
+ * Of a pair, at least one is among the connectors asked about.
+ * @param seed any whole number; the same seed, setting and score give the same question
  */
-export function nextDrill(kind: DrillQuestion['kind'], score: DrillScore, seed: number): DrillQuestion {
+export function nextFace(
+  kind: FaceDrill,
+  { subjects: { faces: of } }: DrillSetting,
+  score: DrillScore,
+  seed: number,
+): FaceQuestion {
   const rng = prand.xoroshiro128plus(seed);
   const pool =
     kind === 'face'
-      ? asked.map((face) => `face:${faceCode(face)}`)
-      : (byVerdict.get(verdicts[below(rng, verdicts.length)]) ?? []);
-  const weighted = pool.flatMap((id) =>
-    Array.from({ length: score[id]?.last === 'missed' ? MISSED_WEIGHT : 1 }, () => id),
-  );
-  const again = Object.entries(score)
-    .filter(([id, { last }]) => last === 'missed' && id.startsWith(kind))
-    .map(([id]) => id);
+      ? asked.map(faceCode).flatMap((code) => (of.has(code) ? [`face:${code}`] : []))
+      : verdictPool(of, rng);
   // Every third question goes back to one that was missed.
+  const again = Object.keys(score).filter((id) => id.startsWith(`${kind}:`) && isMissed(score, id));
   const id =
-    again.length > 0 && below(rng, 3) === 0
-      ? again[below(rng, again.length)]
-      : weighted[below(rng, weighted.length)];
-  return drillQuestion(id, seed);
+    again.length > 0 && below(rng, 3) === 0 ? again[below(rng, again.length)] : drawn(pool, score, rng);
+  return faceQuestion(id, seed);
 }
 
-/** The score after an answer. */
-export function scored(
-  score: DrillScore,
-  { id, right }: Pick<DrillQuestion, 'id' | 'right'>,
-  answer: string,
-): DrillScore {
-  const before = id in score ? score[id] : { asked: 0, missed: 0 };
-  const wrong = answer !== right;
-  return {
-    ...score,
-    [id]: {
-      asked: before.asked + 1,
-      missed: before.missed + Number(wrong),
-      last: wrong ? 'missed' : 'right',
-    },
-  };
+/** Pairs of one verdict, drawn among the verdicts which these connectors can meet. */
+function verdictPool(of: ReadonlySet<FaceCode>, rng: RandomGenerator): string[] {
+  const pools = [...byVerdict.values()]
+    .map((ids) => ids.filter((id) => facesIn(id).some((face) => of.has(faceCode(face)))))
+    .filter((ids) => ids.length > 0);
+  return pools[below(rng, pools.length)];
 }

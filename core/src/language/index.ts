@@ -1,0 +1,1 @@
+export { inLanguage, languageOf, type Language } from './language.js';

@@ -1,0 +1,84 @@
+import type { StoredTrace } from '@kobran/contract';
+import { farEndNames, writeTouchstone } from '@kobran/core';
+import { MoreHorizontal } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { useOpenRun } from '../../store/RunContext.js';
+import { traceOf, type Traces } from '../../store/useTraces.js';
+import { sayMoment } from '../../ui/dates.js';
+import { Menu } from '../../ui/Menu.js';
+import { Tick } from '../../ui/Tick.js';
+
+/** A sweep of the list: look at it, draw it beside, and what else can be done with it. */
+export function SweepRow({
+  trace,
+  traces,
+  chosen,
+  onChoose,
+  beside,
+  onBeside,
+}: {
+  trace: StoredTrace;
+  traces: Traces;
+  chosen: boolean;
+  onChoose: () => void;
+  beside: boolean;
+  onBeside: (on: boolean) => void;
+}): ReactNode {
+  const { editor } = useOpenRun();
+  const piece = editor.design.pieces.find(({ id }) => id === trace.pieceId);
+  const of = piece?.kind === 'assembly' ? piece.label : 'the whole run';
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 py-1.5">
+      <label className="flex min-h-9 flex-1 cursor-pointer items-center gap-3">
+        <input type="radio" name="trace" className="size-5 accent-ink" checked={chosen} onChange={onChoose} />
+        <span>
+          <span className={chosen ? 'font-bold' : ''}>{trace.name}</span>
+          {trace.birth && <strong className="ml-2 text-lake">birth record</strong>}
+          <span className="block text-sm text-muted">
+            {of}, {farEndNames[trace.far]} on the far end{trace.rained ? ', after rain' : ''};{' '}
+            {trace.by === '' ? '' : `${trace.by}, `}
+            {sayMoment(trace.at)}
+          </span>
+        </span>
+      </label>
+      {!chosen && (
+        <span className="text-sm">
+          <Tick label="Draw beside" checked={beside} onChange={onBeside} />
+        </span>
+      )}
+      <Menu
+        label={`More for ${trace.name}`}
+        align="end"
+        className="grid size-9 place-items-center rounded hover:bg-panel"
+        trigger={<MoreHorizontal size={18} aria-hidden />}
+        items={[
+          ...(trace.birth
+            ? []
+            : [
+                {
+                  label: 'Set as birth record',
+                  hint: 'later sweeps are held against it',
+                  act: () => traces.makeBirth(trace.id),
+                },
+              ]),
+          { label: 'Save as file', hint: 'Touchstone', act: () => save(trace) },
+          { label: 'Delete', hint: 'it can be restored', act: () => traces.remove(trace) },
+        ]}
+      />
+    </li>
+  );
+}
+
+/** The trace as an open file. */
+function save(kept: StoredTrace): void {
+  const trace = traceOf(kept);
+  const text = writeTouchstone(trace, [
+    kept.name,
+    `taken ${kept.at}${kept.by === '' ? '' : ` by ${kept.by}`}`,
+  ]);
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([text], { type: 'text/plain' }));
+  link.download = `${kept.name.replace(/\.s[12]p$/i, '').replace(/[^\w.-]+/g, '-')}.s${trace.ports}p`;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 1000);
+}
