@@ -126,7 +126,7 @@ test('cables stand side by side with their reasons, and one is taken', async ({ 
   await expect(page.getByRole('row', { name: /RG-174/ })).toContainText(
     'no connector parts of these series fit it',
   );
-  await page.getByRole('button', { name: 'Take 10 mm low-loss foam', exact: true }).click();
+  await page.getByRole('button', { name: 'Use 10 mm low-loss foam', exact: true }).click();
   await expect(page).toHaveURL(/plan\?at=main/);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('of 10 W reaches');
   await page.keyboard.press('Control+z');

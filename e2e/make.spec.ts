@@ -79,10 +79,10 @@ test('a damaged end: cut back, the run told, the card of the new end begun', asy
   await page.getByLabel('Damaged, from the plug’s front').fill('3 m');
   await page.getByLabel('Damaged, from the plug’s front').press('Enter');
   await expect(page.getByText('Nothing would be left of this cable')).toBeVisible();
-  await expect(page.getByRole('button', { name: /Log it, shorten/ })).toBeDisabled();
+  await expect(page.getByRole('button', { name: /Log the damage, shorten/ })).toBeDisabled();
   await page.getByLabel('Damaged, from the plug’s front').fill('80 mm');
   await page.getByLabel('Damaged, from the plug’s front').press('Enter');
-  await page.getByRole('button', { name: /Log it, shorten/ }).click();
+  await page.getByRole('button', { name: /Log the damage, shorten/ }).click();
   await expect(title(page)).toContainText('Radio off, cable unplugged at both ends');
   await page.keyboard.press('Escape');
   await saved(page);

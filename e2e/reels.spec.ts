@@ -17,7 +17,7 @@ alone(
     await page.getByRole('button', { name: 'Mark as cut, take off the shelf' }).click();
     await expect(page.getByText(/pieces are cut, the shelf is up to date/)).toBeVisible();
     await expect(shelf).not.toContainText('31.40 m');
-    await page.getByRole('button', { name: 'Take it back' }).click();
+    await page.getByRole('button', { name: 'Undo' }).click();
     await expect(shelf).toContainText('31.40 m');
     await expect(heading).toHaveText(/^\d+ pieces to cut/);
   },

@@ -35,7 +35,9 @@ const title = (page: Page) => page.getByRole('heading', { level: 1 });
 
 /** Answers what a step asks for, from what is said there: OL where open is right, else a little resistance. */
 async function answerReading(page: Page): Promise<void> {
-  const wanted = (await page.getByText(/^The meter should show/).innerText()).includes('above') ? 'OL' : '0.1';
+  const wanted = (await page.getByText(/^The meter should show/).innerText()).includes('above')
+    ? 'OL'
+    : '0.1';
   await page.keyboard.type(wanted);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('status').filter({ hasText: /^(pass|marginal)/i })).toBeVisible();

@@ -20,7 +20,14 @@ export interface FittedLaw {
   k2: number;
   /** Largest deviation of a figure from the law, as a share of it. */
   residual: number;
+  /** The figure which lies furthest beside it. */
+  worst: LossPoint;
+  /** A sheet meets its own law better than this: one of the figures is misread. */
+  isSuspect: boolean;
 }
+
+/** The law has to meet the figures of its own sheet this well, as a share. Common practice, no source. */
+const SUSPECT = 0.1;
 
 /**
  * Fits k1·√f + k2·f (f in MHz) to figures of a sheet, each weighed by its own size, neither constant below zero.
@@ -48,5 +55,10 @@ export function fitLossLaw(points: readonly LossPoint[]): FittedLaw | undefined 
   let [k1, k2] = [(x * yy - y * xy) / det, (y * xx - x * xy) / det];
   if (k2 < 0) [k1, k2] = [x / xx, 0];
   else if (k1 < 0) [k1, k2] = [0, y / yy];
-  return { k1, k2, residual: lawMisses(points, { k1, k2 }) };
+  const law = { k1, k2 };
+  const residual = lawMisses(points, law);
+  const worst = points.reduce((one, other) =>
+    lawMisses([other], law) > lawMisses([one], law) ? other : one,
+  );
+  return { ...law, residual, worst, isSuspect: residual > SUSPECT };
 }

@@ -62,7 +62,7 @@ export {
   type RankedCause,
 } from './rankCauses.js';
 export { renormalised } from './renormalise.js';
-export { unknownCable, type UnknownCable } from './unknownCable.js';
+export { cableFromSweeps, unknownCable, type UnknownCable } from './unknownCable.js';
 export {
   powerDetective,
   type ExcessKind,

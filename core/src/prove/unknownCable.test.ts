@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { catalog, entry } from '../catalog/index.js';
 import { normals } from '../chance/index.js';
 import { cableLine, loaded, matchedLossDb, scattering } from '../line/index.js';
-import { unknownCable } from './index.js';
+import { cableFromSweeps, unknownCable, type Trace } from './index.js';
 
 const f = Float64Array.from({ length: 401 }, (_, k) => 5e6 + k * 0.5e6);
 
@@ -42,5 +42,33 @@ describe('what cable is this?', () => {
     const s = scattering([cableLine(entry(catalog.cables, 'rg213'), 6)], f, 50);
     const open = loaded(s, { re: 1, im: 0 });
     expect(unknownCable(open, open, f, 50)).toBeUndefined();
+  });
+
+  it('sweeps of two settings, of one end, or a length that cannot be are refused with words', () => {
+    const s = scattering([cableLine(entry(catalog.cables, 'rg213'), 6)], f, 50);
+    const traceOf = (end: number, frequencyHz = f): Trace => ({
+      frequencyHz,
+      ports: 1,
+      referenceOhm: 50,
+      s: { s11: loaded(s, { re: end, im: 0 }) },
+    });
+    const code = (...given: Parameters<typeof cableFromSweeps>): string | undefined => {
+      const found = cableFromSweeps(...given);
+      return found.ok ? undefined : found.problem.code;
+    };
+    const [open, short] = [traceOf(1), traceOf(-1)];
+    expect(code(open, short, 6)).toBeUndefined();
+    expect(
+      code(
+        open,
+        traceOf(
+          -1,
+          f.map((hz) => hz * 2),
+        ),
+      ),
+    ).toBe('sweeps.setting');
+    expect(code(open, open)).toBe('sweeps.piece');
+    // 6 m typed as 60: faster than light, which no cable is.
+    expect(code(open, short, 60)).toBe('sweeps.length');
   });
 });

@@ -1,4 +1,6 @@
 import { SPEED_OF_LIGHT, type Complexes } from '../line/index.js';
+import { fail, ok, type Result } from '../quantity/index.js';
+import type { Trace } from './trace.js';
 
 type Pair = readonly [re: number, im: number];
 const times = ([ar, ai]: Pair, [br, bi]: Pair): Pair => [ar * br - ai * bi, ar * bi + ai * br];
@@ -92,4 +94,44 @@ export function unknownCable(
     lossDbPer100M: lengthM === undefined ? undefined : (median(lossesDb) / lengthM) * 100,
     middleHz: frequencyHz[Math.floor(frequencyHz.length / 2)],
   };
+}
+
+/** Outside these no cable is: a length mistyped, or points too far apart. PTFE tape in air comes to 0.9. */
+const VELOCITY_FACTORS = { least: 0.4, most: 1 };
+
+/**
+ * The same from two traces as they were read, with what speaks against them.
+ *
+ * @returns a problem when the sweeps are not of one setting, not of one piece, or the length cannot be
+ */
+export function cableFromSweeps(open: Trace, short: Trace, lengthM?: number): Result<UnknownCable> {
+  const isAlike =
+    open.referenceOhm === short.referenceOhm &&
+    open.frequencyHz.length === short.frequencyHz.length &&
+    open.frequencyHz.every((hz, k) => Math.abs(hz - short.frequencyHz[k]) <= 1e-6 * hz);
+  if (!isAlike)
+    return fail(
+      'sweeps.setting',
+      'The two sweeps have different frequencies or reference.',
+      'sweeps',
+      'Take both with one setting.',
+    );
+  const found = unknownCable(open.s.s11, short.s.s11, open.frequencyHz, open.referenceOhm, lengthM);
+  if (!found)
+    return fail(
+      'sweeps.piece',
+      'These two sweeps do not fit together.',
+      'sweeps',
+      'Sweep the same piece twice: its far end open, then shorted.',
+    );
+  const { velocityFactor } = found;
+  const { least, most } = VELOCITY_FACTORS;
+  if (velocityFactor !== undefined && (velocityFactor > most || velocityFactor < least))
+    return fail(
+      'sweeps.length',
+      `With this length its velocity factor would be ${velocityFactor.toFixed(2)}.`,
+      'length',
+      'Measure the length again, or sweep with more points.',
+    );
+  return ok(found);
 }

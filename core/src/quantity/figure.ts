@@ -60,12 +60,14 @@ const TAPE_MM_M = 2;
 const TAPE_CM_M = 10;
 
 /**
- * A length as a tape can give it: 1 mm below 2 m, 5 mm below 10 m, 1 cm above; never shorter than asked for.
+ * A length as a tape can give it: to the nearest millimetre below 2 m; above, in steps of 5 mm and from 10 m of 1 cm, never shorter
+ * than asked for.
  *
  * @example tapeM(24.893) // 24.9
  */
 export function tapeM(metres: number): number {
-  const step = metres < TAPE_MM_M ? 0.001 : metres < TAPE_CM_M ? 0.005 : 0.01;
+  if (metres < TAPE_MM_M) return Math.round(metres * 1000) / 1000;
+  const step = metres < TAPE_CM_M ? 0.005 : 0.01;
   return Math.ceil(metres / step - 1e-6) * step;
 }
 

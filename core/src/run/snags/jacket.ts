@@ -7,7 +7,7 @@ import type { Finding, SnagRule } from './snag.js';
 export function jacketComplaint(
   cable: Cable,
   leg: Leg,
-): { level: 'stop' | 'caution'; why: string } | undefined {
+): { level: 'stop' | 'caution'; what: string; why: string } | undefined {
   if (leg.kind === 'direct burial' && cable.directBurial !== 'yes') {
     const only =
       cable.directBurial === 'flooded type only'
@@ -15,18 +15,24 @@ export function jacketComplaint(
         : 'water creeps through it in earth';
     return {
       level: cable.directBurial === 'no' ? 'stop' : 'caution',
+      what: `${cable.name} does not belong in ${leg.name}`,
       why: `${cable.jacket} jacket over ${leg.lengthM} m in the ground: ${only}.`,
     };
   }
   if (leg.kind === 'duct' && cable.wetDuct !== undefined && cable.wetDuct !== 'yes') {
     return {
       level: 'caution',
-      why: `${cable.jacket} jacket over ${leg.lengthM} m of duct, which fills with water in the end: ${cable.wetDuct === 'no' ? 'it takes up water' : 'allowed only with care, drained and looked after'}.`,
+      what:
+        cable.wetDuct === 'no'
+          ? `${cable.name} does not belong in ${leg.name}`
+          : `${cable.name} in ${leg.name}: only if it drains and is inspected`,
+      why: `${cable.jacket} jacket over ${leg.lengthM} m of duct, which fills with water in the end: ${cable.wetDuct === 'no' ? 'it takes up water' : 'allowed only with care, drained and inspected'}.`,
     };
   }
   if (leg.zone !== 'dry' && leg.zone !== 'sheltered' && leg.zone !== 'buried' && !cable.uvResistant) {
     return {
       level: 'caution',
+      what: `${cable.name} does not belong in the sun of ${leg.name}`,
       why: `${cable.jacket} jacket over ${leg.lengthM} m in the open: sun makes it brittle.`,
     };
   }
@@ -71,7 +77,7 @@ export const jacket: SnagRule = ({ design, catalog, layout, route, topHz }) =>
         stage: 'route',
         at: piece.id,
         distanceM: Math.max(fromM, worst.at),
-        what: `${cable.name} does not belong in ${worst.leg.name}`,
+        what: worst.found.what,
         why: worst.found.why,
         remedies: [
           ...duct,

@@ -35,7 +35,13 @@ const NAMES_BESIDE_PX = 520;
 const CHARACTER_PX = 7.6;
 const NAME_GAP_PX = 8;
 
+/** First and last frequency; some span where there is none, so that the axis stands. */
+const spanOf = (hz: readonly number[]): [number, number] => [hz[0] ?? 1, hz.at(-1) ?? 2];
+
 const isNamed = ({ tone }: Series): boolean => tone !== 'muted';
+/** What the names take beside the curves, px. */
+const namesPx = (series: readonly Series[]): number =>
+  Math.max(0, ...series.filter(isNamed).map(({ name }) => name.length)) * CHARACTER_PX + NAME_GAP_PX;
 
 const colour: Record<Series['tone'], string> = {
   ink: 'var(--ink)',
@@ -43,6 +49,13 @@ const colour: Record<Series['tone'], string> = {
   copper: 'var(--copper)',
   muted: 'var(--edge)',
 };
+
+/** A hundredth of the curve further, from its middle at first. */
+const stepped = (now: number | undefined, by: number, count: number): number =>
+  Math.max(
+    0,
+    Math.min((now ?? Math.floor(count / 2)) + by * Math.max(1, Math.round(count / 100)), count - 1),
+  );
 
 /** Curves over frequency with the run’s bands behind them; read out by pointing, or by the arrow keys. */
 export function FrequencyChart({
@@ -61,10 +74,9 @@ export function FrequencyChart({
   const [at, setAt] = useState<number>();
   const clip = useId();
   const beside = width >= NAMES_BESIDE_PX;
-  const longest = Math.max(0, ...series.filter(isNamed).map(({ name }) => name.length));
-  const right = beside ? longest * CHARACTER_PX + NAME_GAP_PX : PAD.right;
+  const right = beside ? namesPx(series) : PAD.right;
   const hz = Array.from(frequencyHz);
-  const [low, high] = [hz[0] ?? 1, hz.at(-1) ?? 2];
+  const [low, high] = spanOf(hz);
   const x = (logarithmic ? scaleLog() : scaleLinear())
     .domain([low, high])
     .range([PAD.left, Math.max(width - right, PAD.left + 1)]);
@@ -80,15 +92,7 @@ export function FrequencyChart({
     if (by === undefined) return;
     event.preventDefault();
     event.stopPropagation();
-    setAt((now) =>
-      Math.max(
-        0,
-        Math.min(
-          (now ?? Math.floor(hz.length / 2)) + by * Math.max(1, Math.round(hz.length / 100)),
-          hz.length - 1,
-        ),
-      ),
-    );
+    setAt((now) => stepped(now, by, hz.length));
   };
   const read =
     at === undefined
@@ -185,16 +189,7 @@ export function FrequencyChart({
           )}
         </svg>
       )}
-      {!beside && (
-        <p aria-hidden="true" className="flex flex-wrap gap-x-4 text-sm font-semibold">
-          {series.filter(isNamed).map(({ name, tone, dashed }) => (
-            <span key={name} style={{ color: colour[tone] }}>
-              {dashed ? '- - ' : '— '}
-              {name}
-            </span>
-          ))}
-        </p>
-      )}
+      {!beside && <NamesBelow series={series} />}
     </div>
   );
 }
@@ -250,6 +245,20 @@ function Grid({
         </g>
       ))}
     </g>
+  );
+}
+
+/** Names in a row under a chart which has no room beside its curves. */
+function NamesBelow({ series }: { series: readonly Series[] }): ReactNode {
+  return (
+    <p aria-hidden="true" className="flex flex-wrap gap-x-4 text-sm font-semibold">
+      {series.filter(isNamed).map(({ name, tone, dashed }) => (
+        <span key={name} style={{ color: colour[tone] }}>
+          {dashed ? '- - ' : '— '}
+          {name}
+        </span>
+      ))}
+    </p>
   );
 }
 

@@ -139,7 +139,7 @@ function CableTable({
           <tr className="border-b-2 border-ink">
             {heads.map((head) => (
               <th key={head} scope="col" className="py-1 pr-4 text-sm font-semibold">
-                {head || <span className="sr-only">Take it</span>}
+                {head || <span className="sr-only">Use it</span>}
               </th>
             ))}
           </tr>
@@ -186,7 +186,7 @@ function CableTable({
               <td className="py-1.5">
                 {row.changed && row.cable.id !== now && (
                   <button className="button" onClick={() => onTake(row)}>
-                    Take<span className="sr-only"> {row.cable.name}</span>
+                    Use<span className="sr-only"> {row.cable.name}</span>
                   </button>
                 )}
               </td>

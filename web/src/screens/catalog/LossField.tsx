@@ -2,7 +2,7 @@ import {
   fail,
   fitLossLaw,
   formatFrequency,
-  lawMisses,
+  METRES_PER_FOOT,
   ok,
   parseFrequency,
   parsePlainNumber,
@@ -16,7 +16,6 @@ import { QuantityField } from '../../ui/QuantityField.js';
 
 /** More figures than any sheet gives. */
 const MOST = 20;
-const METRES_PER_FOOT = 0.3048;
 
 function parseLoss(text: string): Result<number> {
   const read = parsePlainNumber(text.replace(/\s*dB.*$/i, ''), 'loss');
@@ -100,9 +99,6 @@ export function LossField({
   );
 }
 
-/** The law has to meet the figures of its own sheet this well, else one of them is misread. */
-const SUSPECT = 0.1;
-
 function Fitted({ points }: { points: readonly LossPoint[] }): ReactNode {
   const law = fitLossLaw(points);
   if (!law)
@@ -111,17 +107,14 @@ function Fitted({ points }: { points: readonly LossPoint[] }): ReactNode {
         Two frequencies or more make the law; three or more say how well it fits.
       </p>
     );
-  const worst = points.reduce((one, other) =>
-    lawMisses([other], law) > lawMisses([one], law) ? other : one,
-  );
   const off = (law.residual * 100).toFixed(1);
   return (
-    <p role="status" className={`mt-2 ${law.residual > SUSPECT ? 'text-caution' : 'text-lake'}`}>
+    <p role="status" className={`mt-2 ${law.isSuspect ? 'text-caution' : 'text-lake'}`}>
       Loss = {law.k1.toPrecision(3)}·√f + {law.k2.toPrecision(3)}·f, f in MHz.{' '}
       {points.length === 2
         ? 'Two figures always fit: a third would check them.'
-        : `It meets the figures within ${off} %, worst at ${formatFrequency(worst.frequencyHz)}.`}
-      {law.residual > SUSPECT && ' Look at that figure again, and at its unit.'}
+        : `It meets the figures within ${off} %, worst at ${formatFrequency(law.worst.frequencyHz)}.`}
+      {law.isSuspect && ' Look at that figure again, and at its unit.'}
     </p>
   );
 }

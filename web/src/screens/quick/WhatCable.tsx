@@ -1,14 +1,15 @@
 import {
   cableCandidates,
+  cableFromSweeps,
   formatDecibels,
   formatFrequency,
   formatLength,
   metresOf,
   parseLength,
-  unknownCable,
   type CableCandidate,
   type CableEvidence,
   type Trace,
+  type Result,
   type UnknownCable,
 } from '@kobran/core';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -171,27 +172,16 @@ function Analyser({
   );
 }
 
-/** What the two sweeps say together; nothing while one is missing, words when they do not belong together. */
-function measuredOf({ open, short }: Sweeps, lengthM: number | undefined): UnknownCable | string | undefined {
-  if (!open || !short) return undefined;
-  const [a, b] = [open.trace, short.trace];
-  const alike =
-    a.frequencyHz.length === b.frequencyHz.length &&
-    a.frequencyHz.every((hz, k) => Math.abs(hz - b.frequencyHz[k]) <= 1e-6 * hz);
-  if (!alike || a.referenceOhm !== b.referenceOhm)
-    return 'The two sweeps have different frequencies or reference: take both with one setting.';
-  const found = unknownCable(a.s.s11, b.s.s11, a.frequencyHz, a.referenceOhm, lengthM);
-  if (!found) return 'These two sweeps do not fit together: the same piece, once open, once shorted?';
-  const { velocityFactor } = found;
-  if (velocityFactor !== undefined && (velocityFactor > 1 || velocityFactor < 0.4))
-    return `With this length its velocity factor would be ${velocityFactor.toFixed(2)}: measure again, or sweep with more points.`;
-  return found;
-}
+/** What the two sweeps say together; nothing while one is missing. */
+const measuredOf = ({ open, short }: Sweeps, lengthM: number | undefined): Measurement =>
+  open && short ? cableFromSweeps(open.trace, short.trace, lengthM) : undefined;
+
+type Measurement = Result<UnknownCable> | undefined;
 
 /** What of it speaks for one cable or another. */
-function evidenceOf(measured: UnknownCable | string | undefined): CableEvidence {
-  if (!measured || typeof measured === 'string') return {};
-  const { impedanceOhm, velocityFactor, lossDbPer100M, middleHz } = measured;
+function evidenceOf(measured: Measurement): CableEvidence {
+  if (!measured?.ok) return {};
+  const { impedanceOhm, velocityFactor, lossDbPer100M, middleHz } = measured.value;
   return {
     impedanceOhm,
     ...(velocityFactor === undefined ? {} : { velocityFactor }),
@@ -202,16 +192,16 @@ function evidenceOf(measured: UnknownCable | string | undefined): CableEvidence 
 /** Velocity factors between which a length nobody measured lies: solid and foam. */
 const SLOW_AND_FAST = [0.66, 0.88];
 
-function Measured({ measured }: { measured: UnknownCable | string | undefined }): ReactNode {
+function Measured({ measured }: { measured: Measurement }): ReactNode {
   const { units } = usePreferences();
   if (!measured) return null;
-  if (typeof measured === 'string')
+  if (!measured.ok)
     return (
       <p role="alert" className="mb-4 text-stop">
-        {measured}
+        {measured.problem.message} {measured.problem.remedy}
       </p>
     );
-  const { impedanceOhm, velocityFactor, delayS, rangeS, lossDb, lossDbPer100M, middleHz } = measured;
+  const { impedanceOhm, velocityFactor, delayS, rangeS, lossDb, lossDbPer100M, middleHz } = measured.value;
   const metres = (seconds: number): string =>
     SLOW_AND_FAST.map((vf) => formatLength(metresOf(seconds, vf), { system: units, digits: 1 })).join(' to ');
   return (

@@ -1,6 +1,7 @@
 import type { BookCutting, JobDocument } from '@kobran/contract';
 import {
   bookPlan,
+  formatFigure,
   formatLength,
   type CablePlan,
   type CuttingPlan,
@@ -108,7 +109,7 @@ const boughtM = ({ span, remnantM }: PlannedSpan): number => span.lengthM - remn
 function Planned({ planned, longestM }: { planned: PlannedSpan; longestM: number }): ReactNode {
   const { units } = usePreferences();
   const { span, cuts, remnantM, isScrap } = planned;
-  const metres = (value: number): string => formatLength(value, { system: units, digits: 3 });
+  const metres = (value: number): string => formatLength(value, { system: units, digits: 2 });
   return (
     <>
       <h4>
@@ -125,9 +126,11 @@ function Planned({ planned, longestM }: { planned: PlannedSpan; longestM: number
         {(cuts as PlannedCut[]).map(({ piece, toM }, k) => (
           <li key={piece.id}>
             <span className="figures">{k + 1}.</span> {piece.name}, {piece.runName}{' '}
-            <strong className="figures">{metres(piece.lengthM)}</strong>{' '}
+            <strong className="figures">
+              {formatFigure({ value: piece.lengthM, unit: 'cut', source: 'this plan' }, units)}
+            </strong>{' '}
             <span className="text-muted">
-              (mark at <span className="figures">{metres(toM)}</span>)
+              (mark at <span className="figures">{formatLength(toM, { system: units, digits: 3 })}</span>)
             </span>
           </li>
         ))}
@@ -182,7 +185,7 @@ function useBooking(plan: CuttingPlan, onBooked: () => void): [boolean, () => vo
     toast(`${cuts.length} pieces are cut, the shelf is up to date.`, {
       duration: 20_000,
       action: {
-        label: 'Take it back',
+        label: 'Undo',
         onClick: () =>
           void send({
             kind: 'not cut',

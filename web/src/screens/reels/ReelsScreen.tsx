@@ -1,5 +1,5 @@
 import type { JobDocument } from '@kobran/contract';
-import { formatLength, piecesToCut, type PieceToCut } from '@kobran/core';
+import { formatFigure, formatLength, piecesToCut, type PieceToCut } from '@kobran/core';
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { useParams } from 'react-router';
 import { messageOf } from '../../store/client.js';
@@ -86,7 +86,9 @@ function Wanted({ wanted }: { wanted: readonly PieceToCut[] }): ReactNode {
               <strong>{name}</strong> <span className="text-muted">{runName}</span>
             </span>
             <span>{catalog.cables.get(cable)?.name ?? cable}</span>
-            <span className="figures text-right">{formatLength(lengthM, { system: units, digits: 3 })}</span>
+            <span className="figures text-right">
+              {formatFigure({ value: lengthM, unit: 'cut', source: 'this plan' }, units)}
+            </span>
             <span className="text-sm text-muted">
               {[set === '' ? '' : `set ${set}`, lot === '' ? '' : `lot ${lot}`].filter(Boolean).join(', ')}
             </span>
