@@ -10,6 +10,7 @@ import { pinoHttp } from 'pino-http';
 import type { Config } from './config.js';
 import { openDatabase, type OpenDatabase } from './database/database.js';
 import { DatabaseModule } from './database/database.module.js';
+import { DurableWrites } from './database/durableWrites.js';
 import { seedDemo } from './demo/seedDemo.js';
 import { CuttingModule } from './cutting/cutting.module.js';
 import { ProblemFilter } from './errors/problem.filter.js';
@@ -77,7 +78,7 @@ export interface RunningApp {
 export async function createApp(config: Config): Promise<RunningApp> {
   const logger = pino({ level: config.logLevel });
   const database = await openDatabase(config.database);
-  if (config.demo) await seedDemo(database.db);
+  if (config.demo && (await seedDemo(database.db))) await database.durable();
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(database, config), {
     bodyParser: false,
     logger: ['error', 'warn'],
@@ -95,6 +96,7 @@ export async function createApp(config: Config): Promise<RunningApp> {
   app.useBodyParser('json', { limit: BODY_LIMIT });
   app.useGlobalFilters(new ProblemFilter(logger));
   app.useGlobalPipes(contractPipe());
+  app.useGlobalInterceptors(new DurableWrites(database));
   serveOpenApi(app);
   serveWeb(app, config.webFolder);
   await app.init();

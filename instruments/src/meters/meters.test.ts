@@ -1,5 +1,5 @@
 import { catalog, deviceOn, entry, matchedLossDb } from '@kobran/core';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { aBench } from '../aBench.fixture.js';
 import { interpreter, type InstrumentModel } from '../scpi/instrument.js';
 import { multimeter } from './multimeter.js';
@@ -53,6 +53,20 @@ describe('power', () => {
     expect(10 * Math.log10(forward / load)).toBeGreaterThan(lossDb - 0.4);
     expect(10 * Math.log10(forward / load)).toBeLessThan(lossDb + 0.5);
     expect(back / forward).toBeLessThan(0.01);
+  });
+
+  it('stops transmitting by itself when whoever keyed it falls silent', async () => {
+    vi.useFakeTimers();
+    const ask = meter({});
+    await ask('OUTP ON');
+    for (let k = 0; k < 5; k++) {
+      vi.advanceTimersByTime(1500);
+      expect(Number(await ask('MEAS:POW? FORW'))).toBeGreaterThan(0);
+    }
+    vi.advanceTimersByTime(2500);
+    expect(await ask('OUTP?')).toBe('0');
+    expect(Number(await ask('MEAS:POW? FORW'))).toBe(0);
+    vi.useRealTimers();
   });
 
   it('nothing is shown while the key is up, and nothing is sent into an open end', async () => {

@@ -11,6 +11,8 @@ const MAX_W = 150;
 const ACCURACY = 0.05;
 const PAIRED = 0.008;
 const FLUTTER = 0.004;
+/** Longest silence of whoever has it transmit, ms. */
+const SILENCE_MS = 2000;
 /** Directivity of the coupler, as a share of the wave. */
 const DIRECTIVITY = 10 ** (-30 / 20);
 
@@ -30,8 +32,12 @@ export function powerMeters(bench: () => ReadBench, seed: number): InstrumentMod
   let frequencyHz = 145e6;
   let watts = 5;
   let keyed = false;
+  /** Who has it transmit has to go on asking: without a word for this long it stops by itself. */
+  let lastWordAt = 0;
+  const onTheAir = (): boolean => (keyed &&= Date.now() - lastWordAt < SILENCE_MS);
   const read = (which: keyof typeof errors): number => {
-    if (!keyed) return 0;
+    if (!onTheAir()) return 0;
+    lastWordAt = Date.now();
     const { forwardW, reflectedW, loadW } = passes(bench(), frequencyHz, watts, angle);
     const truly = { FORW: forwardW, REFL: reflectedW, LOAD: loadW }[which];
     return truly * errors[which] * (1 + FLUTTER * noise.normal());
@@ -75,8 +81,9 @@ export function powerMeters(bench: () => ReadBench, seed: number): InstrumentMod
           if (on && !['load', 'antenna'].includes(bench().far))
             throw new ScpiError(-221, 'nothing takes the power at the far end; fit the dummy load first');
           keyed = on;
+          lastWordAt = Date.now();
         },
-        ask: () => (keyed ? '1' : '0'),
+        ask: () => (onTheAir() ? '1' : '0'),
       },
       {
         header: 'MEASure:POWer',

@@ -1,22 +1,24 @@
-import { PGlite } from '@electric-sql/pglite';
 import { drizzle as drizzleNode } from 'drizzle-orm/node-postgres';
 import { migrate as migrateNode } from 'drizzle-orm/node-postgres/migrator';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { drizzle as drizzlePglite } from 'drizzle-orm/pglite';
 import { migrate as migratePglite } from 'drizzle-orm/pglite/migrator';
-import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import pg from 'pg';
+import { GroupedSync } from './groupedSync.js';
 import { lockFolder } from './folderLock.js';
 import { preparedImage } from './image.js';
 import * as schema from './schema.js';
+import { openSynced } from './syncedFolder.js';
 
 /** One type for both drivers. */
 export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
 
 export interface OpenDatabase {
   db: Database;
+  /** Resolves when everything committed so far outlives a power cut: only then is a write acknowledged. */
+  durable: () => Promise<void>;
   close(): Promise<void>;
 }
 
@@ -29,16 +31,22 @@ const migrationsFolder = fileURLToPath(new URL('../../drizzle', import.meta.url)
 export const openDatabase = (place: DatabasePlace): Promise<OpenDatabase> =>
   'url' in place ? openServer(place.url) : openFolder(place.folder);
 
+/** Writes a record into the WAL and brings all of it to the disk: commits before it are there then too. */
+const FLUSH_WAL = "select pg_logical_emit_message(false, 'kobran', '', true)";
+
 async function openFolder(folder: string): Promise<OpenDatabase> {
   const lock = lockFolder(folder);
   try {
-    const dataDir = join(folder, 'database');
-    const image = existsSync(dataDir) ? undefined : await preparedImage();
-    const client = await PGlite.create({ dataDir, ...(image ? { loadDataDir: image } : {}) });
+    const client = await openSynced(join(folder, 'database'), await preparedImage());
     const db = drizzlePglite(client, { schema });
     await migratePglite(db, { migrationsFolder });
+    const sync = new GroupedSync(async () => {
+      await client.query(FLUSH_WAL);
+    });
+    await sync.reached();
     return {
       db,
+      durable: () => sync.reached(),
       close: async () => {
         await client.close();
         lock.release();
@@ -54,5 +62,6 @@ async function openServer(url: string): Promise<OpenDatabase> {
   const pool = new pg.Pool({ connectionString: url, max: 8 });
   const db = drizzleNode(pool, { schema });
   await migrateNode(db, { migrationsFolder });
-  return { db, close: () => pool.end() };
+  // The server’s own settings decide when a commit is on its disk.
+  return { db, durable: () => Promise.resolve(), close: () => pool.end() };
 }

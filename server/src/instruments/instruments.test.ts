@@ -12,6 +12,8 @@ import { once } from 'node:events';
 import { afterEach, describe, expect, it } from 'vitest';
 import { demoServer } from '../demoServer.fixture.js';
 import { InstrumentFault, ScpiClient } from './scpiClient.js';
+import { Turns } from './turns.js';
+import { readPower } from './vocabulary.js';
 
 const { api } = demoServer();
 const open: Server[] = [];
@@ -57,6 +59,53 @@ describe('a client of an instrument', () => {
       socket.destroy();
     });
     expect(await faultOf(at(dying).askNumbers('CALC:DATA? S11'))).toBe('died');
+  });
+
+  it('an empty answer, an empty block and a gap between commas are no readings', async () => {
+    for (const nothing of ['\n', '#10\n', '0.1,,0.3\n']) {
+      const port = await anInstrument((_, socket) => socket.write(nothing));
+      expect(await faultOf(at(port).askNumbers('MEAS:RES?')), nothing).toBe('nonsense');
+    }
+  });
+
+  it('the transmitter is told to stop when its reading never comes, over a new connection', async () => {
+    const told: string[] = [];
+    const port = await anInstrument((line, socket) => {
+      told.push(line);
+      if (line === 'SYST:ERR?') socket.write('0,"No error"\n');
+      if (line.startsWith('MEAS:POW?')) socket.destroy();
+    });
+    const reading = readPower(at(port), { frequencyHz: 145e6, powerW: 5 });
+    expect(await faultOf(reading)).toBe('died');
+    expect(told.lastIndexOf('OUTP OFF')).toBeGreaterThan(told.indexOf('OUTP ON'));
+  });
+
+  it('an instrument that is gone while it transmits is said to be switched off by hand', async () => {
+    const port = await anInstrument((line, socket) => {
+      if (line === 'SYST:ERR?') socket.write('0,"No error"\n');
+      if (!line.startsWith('MEAS:POW?')) return;
+      open.pop()?.close();
+      socket.destroy();
+    });
+    await expect(readPower(at(port), { frequencyHz: 145e6, powerW: 5 })).rejects.toThrow(/by hand, now/);
+  });
+
+  it('two who read at once do not get each other’s readings', async () => {
+    let setTo = '';
+    const port = await anInstrument((line, socket) => {
+      if (line.startsWith('SOUR:FREQ')) setTo = line.split(' ')[1].split(';')[0];
+      if (line === 'SYST:ERR?') socket.write('0,"No error"\n');
+      // Forward is answered with the frequency it was set to: whose reading it is.
+      if (line.startsWith('MEAS:POW?')) setTimeout(() => socket.write(`${setTo}\n`), 2);
+    });
+    const [turns, client] = [new Turns(), at(port)];
+    const frequencies = [145e6, 435e6, 29e6, 869e6, 51e6];
+    const read = await Promise.all(
+      frequencies.map((frequencyHz) =>
+        turns.take('meters', () => readPower(client, { frequencyHz, powerW: 5 })),
+      ),
+    );
+    expect(read.map(({ forwardW }) => forwardW)).toEqual(frequencies);
   });
 
   it('an endless answer is cut off', async () => {

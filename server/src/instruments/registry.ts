@@ -10,6 +10,7 @@ import { asProblem } from './instrumentProblem.js';
 import { PLACES, type InstrumentPlaces } from './places.js';
 import { ScpiClient } from './scpiClient.js';
 import { SimulatedBench } from './simulatedBench.js';
+import { Turns } from './turns.js';
 import { identityOf } from './vocabulary.js';
 
 const loopback = new Set(['localhost', '127.0.0.1', '::1']);
@@ -23,6 +24,8 @@ const simulatedNames: Record<InstrumentKind, string> = {
 @Injectable()
 export class InstrumentRegistry implements OnModuleDestroy {
   private readonly clients = new Map<string, { at: string; client: ScpiClient }>();
+  /** Set-up and reading of an instrument are one turn: else one reads what another has set. */
+  private readonly turns = new Turns();
 
   constructor(
     @Inject(DATABASE) private readonly db: Database,
@@ -30,7 +33,10 @@ export class InstrumentRegistry implements OnModuleDestroy {
     @Inject(PLACES) private readonly places: InstrumentPlaces,
   ) {}
 
-  onModuleDestroy(): void {
+  /** Readings under way are cut short, and each leaves its instrument as it has to be left: a transmitter off. */
+  async onModuleDestroy(): Promise<void> {
+    for (const { client } of this.clients.values()) client.close();
+    await this.turns.ended();
     for (const { client } of this.clients.values()) client.close();
   }
 
@@ -93,11 +99,13 @@ export class InstrumentRegistry implements OnModuleDestroy {
         where: 'path',
         remedy: 'Choose another instrument.',
       });
-    try {
-      return await act(this.clientOf(known));
-    } catch (error) {
-      throw asProblem(error, known.name);
-    }
+    return this.turns.take(known.id, async () => {
+      try {
+        return await act(this.clientOf(known));
+      } catch (error) {
+        throw asProblem(error, known.name);
+      }
+    });
   }
 
   /** A simulated instrument that was started again has another port, and its old connection is given up. */

@@ -52,7 +52,12 @@ export class ScpiClient {
   /** Numbers as an answer, from ASCII or from a block of 64-bit numbers. */
   async askNumbers(message: string, limitMs = ANSWER_MS): Promise<number[]> {
     const answer = await this.exchange(message, limitMs);
-    const values = answer[0] === HASH ? fromBlock(answer) : answer.toString('latin1').split(',').map(Number);
+    const values = answer[0] === HASH ? fromBlock(answer) : fromText(answer.toString('latin1'));
+    if (values.length === 0)
+      throw new InstrumentFault(
+        'nonsense',
+        `It answered nothing to ${message}, where a number was asked for.`,
+      );
     const wrong = values.findIndex((value) => !Number.isFinite(value));
     if (wrong >= 0)
       throw new InstrumentFault(
@@ -194,6 +199,10 @@ function blockHeader(received: Buffer): { from: number; length: number } | undef
   if (received.length < 2 + digits) return undefined;
   return { from: 2 + digits, length: Number(received.subarray(2, 2 + digits).toString('latin1')) };
 }
+
+/** Numbers parted by commas. Nothing between two of them is no number, and not nought. */
+const fromText = (text: string): number[] =>
+  text.trim() === '' ? [] : text.split(',').map((one) => (one.trim() === '' ? NaN : Number(one)));
 
 function fromBlock(answer: Buffer): number[] {
   const header = blockHeader(answer);

@@ -79,7 +79,28 @@ export async function readOhm(client: ScpiClient): Promise<{ ohm: number | null 
 /** Holds the leads together and takes what they have off every later reading. */
 export const zero = (client: ScpiClient): Promise<void> => client.tell('CAL:ZERO');
 
-/** Keys the transmitter, reads both ends and lets the key go again, whatever happens. */
+/** Tries to take a transmitter off the air before a hand has to. */
+const OFF_TRIES = 2;
+
+/**
+ * Takes the transmitter off the air, over a new connection where the old one is lost.
+ *
+ * @throws what the operator has to do when it cannot be told
+ */
+async function outputOff(client: ScpiClient): Promise<void> {
+  for (let k = 0; k < OFF_TRIES; k++)
+    try {
+      return await client.tell('OUTP OFF');
+    } catch (error) {
+      if (k === OFF_TRIES - 1)
+        throw new InstrumentFault(
+          'died',
+          `It could not be told to stop transmitting (${error instanceof Error ? error.message : String(error)}). Switch the transmitter off by hand, now.`,
+        );
+    }
+}
+
+/** Transmits, reads both ends and stops transmitting, whatever happens. */
 export async function readPower(
   client: ScpiClient,
   { frequencyHz, powerW }: ReadPower,
@@ -90,6 +111,6 @@ export async function readPower(
     const one = async (which: string): Promise<number> => (await client.askNumbers(`MEAS:POW? ${which}`))[0];
     return { forwardW: await one('FORW'), reflectedW: await one('REFL'), loadW: await one('LOAD') };
   } finally {
-    await client.tell('OUTP OFF');
+    await outputOff(client);
   }
 }
