@@ -15,6 +15,8 @@ import { seedDemo } from './demo/seedDemo.js';
 import { CuttingModule } from './cutting/cutting.module.js';
 import { ProblemFilter } from './errors/problem.filter.js';
 import { contractPipe } from './errors/validation.js';
+import { jsonBodies } from './gate/bodies.js';
+import { sameOrigin } from './gate/sameOrigin.js';
 import { HealthModule } from './health/health.module.js';
 import { InstrumentsModule } from './instruments/instruments.module.js';
 import { PLACES } from './instruments/places.js';
@@ -26,9 +28,6 @@ import { ReportsModule } from './reports/reports.module.js';
 import { RunsModule } from './runs/runs.module.js';
 import { ShopModule } from './shop/shop.module.js';
 import { TracesModule } from './traces/traces.module.js';
-
-/** A job file with its sweeps; anything else is far smaller. */
-const BODY_LIMIT = '16mb';
 
 const KEEP_ALIVE_MS = 65_000;
 
@@ -93,7 +92,8 @@ export async function createApp(config: Config): Promise<RunningApp> {
       customLogLevel: (_, response, error) => (error || response.statusCode >= 500 ? 'error' : 'debug'),
     }),
   );
-  app.useBodyParser('json', { limit: BODY_LIMIT });
+  app.use(sameOrigin);
+  app.use(...jsonBodies());
   app.useGlobalFilters(new ProblemFilter(logger));
   app.useGlobalPipes(contractPipe());
   app.useGlobalInterceptors(new DurableWrites(database));

@@ -5,6 +5,8 @@ import { readConfig } from './config.js';
 const LOOPBACK = '127.0.0.1';
 
 async function start(): Promise<void> {
+  // What is kept is for its owner alone: files 0600, folders 0700.
+  process.umask(0o077);
   const config = readConfig(process.env);
   const { app, logger, stop } = await createApp(config);
   await app.listen(config.port, LOOPBACK);

@@ -107,13 +107,19 @@ const MAX_PINS = 4;
 export const catalogToJson = (entries: readonly ShopEntry[]): string =>
   `${JSON.stringify({ schema: CATALOG_SCHEMA, entries }, null, 1)}\n`;
 
+/** What a spreadsheet takes for a formula. */
+const FORMULA = /^[=+\-@\t\r]/;
+const unmarked = (cell: string): string =>
+  cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell;
+
 /** The catalogue as one CSV file: a column `kind`, and the columns of all kinds. */
 export function catalogToCsv(entries: readonly ShopEntry[]): string {
   const rows = entries.map(toRow);
   const names = [...new Set(['kind', ...rows.flatMap((row) => Object.keys(row))])];
   return Papa.unparse(
     { fields: names, data: rows.map((row) => names.map((name) => row[name] ?? '')) },
-    { newline: '\n' },
+    // A cell which a spreadsheet would take for a formula is marked as text, and the mark is taken off on reading.
+    { newline: '\n', escapeFormulae: FORMULA },
   );
 }
 
@@ -192,7 +198,11 @@ function readJson(text: string): CatalogFile {
 }
 
 function readCsv(text: string): CatalogFile {
-  const { data, meta } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: 'greedy' });
+  const { data, meta } = Papa.parse<Record<string, string>>(text, {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transform: unmarked,
+  });
   if (!meta.fields?.includes('kind'))
     return whole(
       'catalog.columns',

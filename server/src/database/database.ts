@@ -60,8 +60,25 @@ async function openFolder(folder: string): Promise<OpenDatabase> {
 
 async function openServer(url: string): Promise<OpenDatabase> {
   const pool = new pg.Pool({ connectionString: url, max: 8 });
+  // A connection at rest which the database ended, as when it is started again: the pool makes another when one is needed.
+  pool.on('error', () => undefined);
   const db = drizzleNode(pool, { schema });
-  await migrateNode(db, { migrationsFolder });
+  await alone(pool, () => migrateNode(db, { migrationsFolder }));
   // The server’s own settings decide when a commit is on its disk.
   return { db, durable: () => Promise.resolve(), close: () => pool.end() };
+}
+
+/** Any number, the same for every Kobran: who holds the database's lock of this number brings its tables up to date. */
+const MIGRATION_LOCK = 4_780_001;
+
+/** Servers which start together on one database wait for each other here. */
+async function alone(pool: pg.Pool, act: () => Promise<void>): Promise<void> {
+  const holder = await pool.connect();
+  try {
+    await holder.query('select pg_advisory_lock($1)', [MIGRATION_LOCK]);
+    await act();
+  } finally {
+    // The lock goes with its connection, even where it cannot be given back.
+    holder.release(true);
+  }
 }

@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 /** Holds a data folder for one process; PGlite itself does not refuse a folder opened twice. */
@@ -38,6 +38,8 @@ function lives({ pid, started }: Holder): boolean {
  */
 export function lockFolder(folder: string): FolderLock {
   mkdirSync(folder, { recursive: true });
+  // A folder of before, too; where the system has no such modes this does nothing.
+  chmodSync(folder, 0o700);
   const file = join(folder, 'kobran.lock');
   const me: Holder = { pid: process.pid, started: startOf(process.pid) };
   for (let attempt = 0; attempt < 2; attempt++) {

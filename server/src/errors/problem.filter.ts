@@ -47,7 +47,8 @@ function fromHttp(error: HttpException, request: Request): ApiProblem {
         code: 'body.too-large',
         message: 'The request is larger than Kobran accepts.',
         where: 'body',
-        remedy: 'Send at most 16 MB: leave out sweeps, or split the job.',
+        remedy:
+          'A job file may have 16 MB, a run 1 MB, anything else 64 kB: leave out sweeps, or split the job.',
       };
     default:
       return badRequest(error.message, request.path);

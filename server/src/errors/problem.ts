@@ -44,6 +44,15 @@ export const stale = (
     current,
   });
 
+/** A new thing under an id which something else has: nothing of it was kept. */
+export const idTaken = (what: 'fact' | 'trace', id: string): ProblemException =>
+  problem(409, {
+    code: `${what}.id-taken`,
+    message: `Another run has a ${what} ${id} already; this one was not kept.`,
+    where: 'id',
+    remedy: 'Send it again under an id of its own.',
+  });
+
 /** An own entry which runs still name is not taken away from under them. */
 export const inUse = (name: string, runs: string[]): ProblemException =>
   problem(409, {
@@ -62,6 +71,9 @@ export const damaged = (what: 'job' | 'run', id: string, message: string): Probl
     remedy: `The ${what} ${id} is kept as it is; import it again from a file, or restore a backup.`,
   });
 
-/** The first problem speaks, the others go along. */
+/** More complaints nobody reads; a spoilt file of a megabyte would be answered with eighty. */
+const MAX_OTHERS = 19;
+
+/** The first problem speaks, the others go along, as many as somebody would mend at once. */
 export const invalid = ([first, ...others]: ApiProblem[]): ProblemException =>
-  new ProblemException(400, others.length > 0 ? { ...first, others } : first);
+  new ProblemException(400, others.length > 0 ? { ...first, others: others.slice(0, MAX_OTHERS) } : first);

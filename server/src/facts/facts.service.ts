@@ -5,7 +5,7 @@ import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
 import { facts, jobs, runs } from '../database/schema.js';
-import { invalid } from '../errors/problem.js';
+import { idTaken, invalid } from '../errors/problem.js';
 import { apart, damageOf, type Stored } from '../store/stored.js';
 import { iso } from '../store/moment.js';
 
@@ -31,9 +31,16 @@ export class FactsService {
     return { id, runId, kind, by, at, body };
   }
 
-  /** Keeps a fact; sent twice it is kept once. */
+  /** Keeps a fact; sent twice it is kept once. One which another run has under this id is refused, not dropped. */
   async add(runId: string, fact: Fact): Promise<void> {
-    await this.db.insert(facts).values(this.rowOf(runId, fact)).onConflictDoNothing();
+    const kept = await this.db
+      .insert(facts)
+      .values(this.rowOf(runId, fact))
+      .onConflictDoNothing()
+      .returning({ id: facts.id });
+    if (kept.length > 0) return;
+    const [known] = await this.db.select({ runId: facts.runId }).from(facts).where(eq(facts.id, fact.id));
+    if (known.runId !== runId) throw idTaken('fact', fact.id);
   }
 
   /** The facts of some runs, oldest first; what cannot be read is set aside. */

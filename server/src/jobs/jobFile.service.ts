@@ -52,8 +52,8 @@ export class JobFileService {
       run.facts.map((fact, n): Fact => this.facts.checked(fact, `runs[${k}].facts[${n}]`)),
     );
     const jobId = randomUUID();
-    await this.shop.addMissing(brought);
     await this.db.transaction(async (tx) => {
+      await this.shop.addMissing(brought, tx);
       await tx.insert(jobs).values({ id: jobId, name: file.name, site: file.site, practice: file.practice });
       for (const [k, run] of file.runs.entries()) {
         const runId = randomUUID();

@@ -148,9 +148,9 @@ export class ShopService {
   }
 
   /** Puts in what is not there yet; what is, stays as it is. */
-  async addMissing(entries: readonly ShopEntry[]): Promise<void> {
+  async addMissing(entries: readonly ShopEntry[], within: Pick<Database, 'insert'> = this.db): Promise<void> {
     if (entries.length === 0) return;
-    await this.db
+    await within
       .insert(shopEntries)
       .values(entries.map(({ kind, data }) => ({ kind, id: data.id, data })))
       .onConflictDoNothing();

@@ -5,7 +5,7 @@ import { and, asc, eq, isNull, ne } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
 import { traces } from '../database/schema.js';
-import { notFound, ProblemException } from '../errors/problem.js';
+import { idTaken, notFound, ProblemException } from '../errors/problem.js';
 import { RunsService } from '../runs/runs.service.js';
 import { now } from '../store/moment.js';
 
@@ -34,10 +34,14 @@ export class TracesService {
     if (trace.pieceId !== '' && !findAssembly(design, trace.pieceId))
       throw notFound('assembly', trace.pieceId);
     checkTrace(trace);
-    await this.db
+    const kept = await this.db
       .insert(traces)
       .values({ id: trace.id, runId, at: trace.at, pieceId: trace.pieceId, data: trace })
-      .onConflictDoNothing();
+      .onConflictDoNothing()
+      .returning({ id: traces.id });
+    if (kept.length > 0) return;
+    const [known] = await this.db.select({ runId: traces.runId }).from(traces).where(eq(traces.id, trace.id));
+    if (known.runId !== runId) throw idTaken('trace', trace.id);
   }
 
   /** Puts the sweeps of a file in; of several birth records of one piece the newest stays. */
