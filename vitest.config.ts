@@ -11,6 +11,8 @@ export default defineConfig({
     include: ['{core,contract,instruments,server,cli,web}/src/**/*.test.ts'],
     benchmark: { include: ['benchmarks/**/*.bench.ts'] },
     isolate: false,
+    // Many wait for a server or a disk: two share two cores well, where one would leave half of them idle.
+    maxWorkers: 2,
     testTimeout: 30_000,
     hookTimeout: 60_000,
   },

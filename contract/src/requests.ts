@@ -27,12 +27,12 @@ import {
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
 
 import { BenchHands } from './documents/bench.js';
 import { Practice } from './documents/practice.js';
 import { MAX_KEPT_POINTS } from './limits.js';
+import { AreParts, IsPart } from './documents/parts.js';
 
 /** What the web sends to the server. A design travels as plain JSON and is read by `readDesign`. */
 
@@ -41,7 +41,7 @@ export class CreateJob {
   @IsUUID() id!: string;
   @IsString() @Length(1, 120) name!: string;
   @IsString() @MaxLength(200) site!: string;
-  @IsOptional() @ValidateNested() @Type(() => Practice) practice?: Practice;
+  @IsOptional() @IsPart() @Type(() => Practice) practice?: Practice;
 }
 
 export class ReplaceJob {
@@ -49,7 +49,7 @@ export class ReplaceJob {
   @IsInt() @Min(1) version!: number;
   @IsString() @Length(1, 120) name!: string;
   @IsString() @MaxLength(200) site!: string;
-  @ValidateNested() @Type(() => Practice) practice!: Practice;
+  @IsPart() @Type(() => Practice) practice!: Practice;
 }
 
 export class CreateRun {
@@ -66,7 +66,7 @@ export class ReplaceRun {
 export class ReplaceShopPractice {
   /** The version this change was made on; 0 before anybody changed it. */
   @IsInt() @Min(0) version!: number;
-  @ValidateNested() @Type(() => Practice) practice!: Practice;
+  @IsPart() @Type(() => Practice) practice!: Practice;
 }
 
 /** How far a card or a batch is; the newest stands, whichever device it comes from. */
@@ -92,7 +92,7 @@ export class ShopFileEntry {
 export class ImportShop {
   @IsArray()
   @ArrayMaxSize(5000)
-  @ValidateNested({ each: true })
+  @AreParts()
   @Type(() => ShopFileEntry)
   entries!: ShopFileEntry[];
 }
@@ -121,10 +121,10 @@ export class AddTrace {
   @IsISO8601({ strict: true }) at!: string;
   @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0.001) @Max(1e6) referenceOhm!: number;
   @samples() @ArrayMinSize(2) frequencyHz!: number[];
-  @ValidateNested() @Type(() => TraceSeries) s11!: TraceSeries;
-  @IsOptional() @ValidateNested() @Type(() => TraceSeries) s21?: TraceSeries;
-  @IsOptional() @ValidateNested() @Type(() => TraceSeries) s12?: TraceSeries;
-  @IsOptional() @ValidateNested() @Type(() => TraceSeries) s22?: TraceSeries;
+  @IsPart() @Type(() => TraceSeries) s11!: TraceSeries;
+  @IsOptional() @IsPart() @Type(() => TraceSeries) s21?: TraceSeries;
+  @IsOptional() @IsPart() @Type(() => TraceSeries) s12?: TraceSeries;
+  @IsOptional() @IsPart() @Type(() => TraceSeries) s22?: TraceSeries;
 }
 
 /** Which strip gauges to print, and in which units. */
@@ -160,7 +160,7 @@ export class PutOnBench {
   @IsString() @MaxLength(40) pieceId!: string;
   /** What was done badly follows from it; 0 is sound work. */
   @IsInt() @Min(0) @Max(2 ** 31 - 1) seed!: number;
-  @ValidateNested() @Type(() => BenchHands) hands!: BenchHands;
+  @IsPart() @Type(() => BenchHands) hands!: BenchHands;
 }
 
 /** How an analyser is to sweep. */
@@ -187,7 +187,7 @@ export type CalibrationStep = (typeof calibrationSteps)[number];
 /** One standard is screwed on, or all were and are put to use. */
 export class CalibrateAnalyser {
   @IsIn(calibrationSteps) step!: CalibrationStep;
-  @ValidateNested() @Type(() => SweepSetup) setup!: SweepSetup;
+  @IsPart() @Type(() => SweepSetup) setup!: SweepSetup;
 }
 
 /** Power to be sent into what is on the bench, *forward*, W. */
@@ -222,7 +222,7 @@ export class BookCutting {
   /** Reels which change or go, at the version they stand at; a new one has none. */
   @IsArray()
   @ArrayMaxSize(500)
-  @ValidateNested({ each: true })
+  @AreParts()
   @Type(() => ReelVersion)
   standing!: ReelVersion[];
   /** Reels as they are afterwards; core checks them. */
@@ -230,7 +230,7 @@ export class BookCutting {
   @IsArray() @ArrayMaxSize(500) @IsString({ each: true }) remove!: string[];
   @IsArray()
   @ArrayMaxSize(1000)
-  @ValidateNested({ each: true })
+  @AreParts()
   @Type(() => BookedPiece)
   pieces!: BookedPiece[];
   @IsString() @MaxLength(60) by!: string;

@@ -16,6 +16,7 @@ import { CuttingModule } from './cutting/cutting.module.js';
 import { ProblemFilter } from './errors/problem.filter.js';
 import { contractPipe } from './errors/validation.js';
 import { jsonBodies } from './gate/bodies.js';
+import { freeBytes, onlyWithRoom } from './gate/roomOnDisk.js';
 import { sameOrigin } from './gate/sameOrigin.js';
 import { HealthModule } from './health/health.module.js';
 import { InstrumentsModule } from './instruments/instruments.module.js';
@@ -93,6 +94,8 @@ export async function createApp(config: Config): Promise<RunningApp> {
     }),
   );
   app.use(sameOrigin);
+  const { database: place } = config;
+  if ('folder' in place) app.use(onlyWithRoom(() => freeBytes(place.folder)));
   app.use(...jsonBodies());
   app.useGlobalFilters(new ProblemFilter(logger));
   app.useGlobalPipes(contractPipe());

@@ -17,7 +17,7 @@ const main = fileURLToPath(new URL('../dist/main.js', import.meta.url));
 const runId = tarrowmere[0].runs[1].id;
 const IMAGE_MB = 512;
 /** A person can cut longer: KOBRAN_POWER_CUTS=30. */
-const CUTS = Number(process.env.KOBRAN_POWER_CUTS ?? 2);
+const CUTS = Number(process.env.KOBRAN_POWER_CUTS ?? 1);
 const WRITES = 4;
 
 const run = (command: string, ...args: string[]): string =>

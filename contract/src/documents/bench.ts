@@ -13,7 +13,6 @@ import {
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
 import type * as core from '@kobran/core';
 import {
@@ -31,6 +30,7 @@ import {
 import { readAs } from './readAs.js';
 import { readDesign } from './readDesign.js';
 import { readShopEntry } from './readShopEntry.js';
+import { AreParts } from './parts.js';
 
 const number = { allowNaN: false, allowInfinity: false };
 
@@ -60,7 +60,7 @@ export class Bench extends BenchHands implements core.Bench {
   @IsObject() design!: object;
   @IsArray()
   @ArrayMaxSize(1000)
-  @ValidateNested({ each: true })
+  @AreParts()
   @Type(() => BenchEntry)
   catalog!: BenchEntry[];
   /** An assembly alone; the whole run when empty. */

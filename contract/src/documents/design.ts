@@ -15,7 +15,6 @@ import {
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
 import type * as core from '@kobran/core';
 import {
@@ -34,6 +33,7 @@ import {
   type LegKind,
   type Zone,
 } from '@kobran/core';
+import { AreParts, IsPart } from './parts.js';
 
 /** The limits of a design, member by member; what each member means is said in core. */
 
@@ -56,7 +56,7 @@ export class Service implements core.Service {
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(MAX_BANDS)
-  @ValidateNested({ each: true })
+  @AreParts()
   @Type(() => Band)
   bands!: Band[];
   @IsNumber(number) @Min(0) @Max(100e3) powerW!: number;
@@ -65,7 +65,7 @@ export class Service implements core.Service {
   @IsBoolean() dcFeed!: boolean;
   @IsNumber(number) @Min(-60) @Max(85) ambientC!: number;
   @IsOptional() @IsNumber(number) @Min(0) @Max(40) noiseFigureDb?: number;
-  @IsOptional() @ValidateNested() @Type(() => Preamplifier) preamplifier?: Preamplifier;
+  @IsOptional() @IsPart() @Type(() => Preamplifier) preamplifier?: Preamplifier;
   @IsOptional() @IsIn(noisePlaces) noisePlace?: core.NoisePlace;
   @IsOptional() @IsNumber(number) @Min(0) @Max(90) elevationDeg?: number;
 }
@@ -99,8 +99,8 @@ export class AntennaPort implements core.AntennaPort {
   @IsString() @MaxLength(40) face!: FaceCode;
   @IsNumber(number) @Min(1) @Max(100) swr!: number;
   @IsBoolean() dcShort!: boolean;
-  @IsOptional() @ValidateNested() @Type(() => SeriesLoad) series?: SeriesLoad;
-  @IsOptional() @ValidateNested() @Type(() => MeasuredLoad) measured?: MeasuredLoad;
+  @IsOptional() @IsPart() @Type(() => SeriesLoad) series?: SeriesLoad;
+  @IsOptional() @IsPart() @Type(() => MeasuredLoad) measured?: MeasuredLoad;
 }
 
 export class End implements core.End {
@@ -115,7 +115,7 @@ export class PhaseTolerance implements core.PhaseTolerance {
 export class Target implements core.Target {
   @IsNumber(number) @Min(1e3) @Max(100e9) frequencyHz!: number;
   @IsNumber(number) @Min(0.1) @Max(36000) degrees!: number;
-  @IsOptional() @ValidateNested() @Type(() => PhaseTolerance) tolerance?: PhaseTolerance;
+  @IsOptional() @IsPart() @Type(() => PhaseTolerance) tolerance?: PhaseTolerance;
 }
 
 export class Piece {
@@ -137,13 +137,13 @@ export class Assembly extends Piece implements core.Assembly {
   @IsString() @Length(1, 60) label!: string;
   @IsString() @MaxLength(60) cable!: string;
   @IsNumber(number) @Min(0.02) @Max(10_000) lengthM!: number;
-  @ValidateNested() @Type(() => End) a!: End;
-  @ValidateNested() @Type(() => End) b!: End;
-  @IsOptional() @ValidateNested() @Type(() => Target) target?: Target;
+  @IsPart() @Type(() => End) a!: End;
+  @IsPart() @Type(() => End) b!: End;
+  @IsOptional() @IsPart() @Type(() => Target) target?: Target;
   @IsOptional() @IsString() @MaxLength(40) lot?: string;
   @IsOptional() @IsString() @MaxLength(40) set?: string;
   @IsOptional() @IsInt() @Min(1) @Max(MAX_IN_BATCH) count?: number;
-  @IsOptional() @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => Spot) spots?: Spot[];
+  @IsOptional() @IsArray() @ArrayMaxSize(20) @AreParts() @Type(() => Spot) spots?: Spot[];
 }
 
 export class AdapterPiece extends Piece implements core.AdapterPiece {
@@ -177,12 +177,12 @@ export class Housing implements core.Housing {
 export class Design implements core.Design {
   @IsIn([DESIGN_SCHEMA], { message: `schema must be “${DESIGN_SCHEMA}”` }) schema!: string;
   @IsString() @Length(1, 120) name!: string;
-  @ValidateNested() @Type(() => Service) service!: Service;
-  @ValidateNested() @Type(() => RadioPort) radio!: RadioPort;
-  @ValidateNested() @Type(() => AntennaPort) antenna!: AntennaPort;
+  @IsPart() @Type(() => Service) service!: Service;
+  @IsPart() @Type(() => RadioPort) radio!: RadioPort;
+  @IsPart() @Type(() => AntennaPort) antenna!: AntennaPort;
   @IsArray()
   @ArrayMaxSize(MAX_PIECES, { message: `a run may have at most ${MAX_PIECES} pieces` })
-  @ValidateNested({ each: true })
+  @AreParts()
   @Type(() => Piece, {
     discriminator: {
       property: 'kind',
@@ -195,11 +195,11 @@ export class Design implements core.Design {
     keepDiscriminatorProperty: true,
   })
   pieces!: core.AnyPiece[];
-  @IsArray() @ArrayMaxSize(MAX_LEGS) @ValidateNested({ each: true }) @Type(() => Leg) legs!: Leg[];
+  @IsArray() @ArrayMaxSize(MAX_LEGS) @AreParts() @Type(() => Leg) legs!: Leg[];
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MAX_PIECES)
-  @ValidateNested({ each: true })
+  @AreParts()
   @Type(() => Housing)
   housings?: Housing[];
 }

@@ -26,9 +26,9 @@ import {
   MaxLength,
   Min,
   ValidateIf,
-  ValidateNested,
 } from 'class-validator';
 import { IsRecordOf } from './isRecordOf.js';
+import { IsPart } from './parts.js';
 
 /** The limits of every kind of fact; what each member means is said in core. */
 
@@ -68,8 +68,8 @@ export class PieceOfBatch {
 
 class EndFact extends SignedFact {
   @IsString() @Length(1, 60) endId!: string;
-  @IsOptional() @ValidateNested() @Type(() => EndRecord) end?: EndRecord;
-  @IsOptional() @ValidateNested() @Type(() => PieceOfBatch) batch?: PieceOfBatch;
+  @IsOptional() @IsPart() @Type(() => EndRecord) end?: EndRecord;
+  @IsOptional() @IsPart() @Type(() => PieceOfBatch) batch?: PieceOfBatch;
 }
 
 class EndMadeFact extends EndFact {
@@ -107,7 +107,7 @@ export class TrimRecord implements TrimRecordOf {
 }
 
 class TrimmedFact extends PieceFact {
-  @ValidateNested() @Type(() => TrimRecord) trim!: TrimRecord;
+  @IsPart() @Type(() => TrimRecord) trim!: TrimRecord;
 }
 
 export class PowerStep implements PowerStepOf {
@@ -128,7 +128,7 @@ class RunReadingFact extends SignedFact {
 }
 
 class PowerStepFact extends SignedFact {
-  @ValidateNested() @Type(() => PowerStep) power!: PowerStep;
+  @IsPart() @Type(() => PowerStep) power!: PowerStep;
 }
 
 class SealedFact extends SignedFact {

@@ -12,11 +12,11 @@ import {
   IsString,
   Length,
   MaxLength,
-  ValidateNested,
 } from 'class-validator';
 import { AddTrace, ShopFileEntry } from '../requests.js';
 import { Practice } from './practice.js';
 import { factOfLogEntry, factOfReading } from './upgradeFacts.js';
+import { AreParts, IsPart } from './parts.js';
 
 export const JOB_FILE_SCHEMA = 'kobran-job/2';
 
@@ -34,7 +34,7 @@ export class JobFileRun {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(500)
-  @ValidateNested({ each: true })
+  @AreParts()
   @Type(() => TraceInFile)
   traces?: TraceInFile[];
 }
@@ -46,15 +46,15 @@ export class JobFile {
   @IsISO8601() exportedAt!: string;
   @IsString() @Length(1, 120) name!: string;
   @IsString() @MaxLength(200) site!: string;
-  @ValidateNested() @Type(() => Practice) practice!: Practice;
+  @IsPart() @Type(() => Practice) practice!: Practice;
   /** Own catalogue entries which the designs name, so that the file stands by itself. */
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(1000)
-  @ValidateNested({ each: true })
+  @AreParts()
   @Type(() => ShopFileEntry)
   catalog?: ShopFileEntry[];
-  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => JobFileRun) runs!: JobFileRun[];
+  @IsArray() @ArrayMaxSize(200) @AreParts() @Type(() => JobFileRun) runs!: JobFileRun[];
 }
 
 const list = (value: unknown): unknown[] => (Array.isArray(value) ? (value as unknown[]) : []);

@@ -11,7 +11,6 @@ import {
   Length,
   Max,
   Min,
-  ValidateNested,
 } from 'class-validator';
 import { Type } from 'class-transformer';
 import type * as core from '@kobran/core';
@@ -31,6 +30,7 @@ import {
   type UnbraidingSchool,
   type CauseId,
 } from '@kobran/core';
+import { AreParts } from './parts.js';
 
 export class CausePrior implements core.CausePrior {
   @IsIn(causeIds) cause!: CauseId;
@@ -65,7 +65,7 @@ export class Practice implements core.Practice {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(40)
-  @ValidateNested({ each: true })
+  @AreParts()
   @Type(() => CausePrior)
   causePriors?: CausePrior[];
 }

@@ -29,6 +29,31 @@ describe('reading a design', () => {
     });
   });
 
+  it.each(['legs', 'bands', 'pieces', 'spots'])(
+    'a list within %s, and its absence, are refused with the place',
+    (name) => {
+      const withIt = (list: unknown): unknown => {
+        const { service, ...design } = plain(aRun());
+        if (name === 'bands') return { ...design, service: { ...(service as object), bands: list } };
+        if (name === 'spots') return { ...design, service, pieces: [{ ...cable(), spots: list }] };
+        return { ...design, service, [name]: list };
+      };
+      for (const list of [[[]], [[[]]], [null], 'none', {}, ...(name === 'spots' ? [] : [undefined])])
+        expect(
+          problems(withIt(list)).map(({ where }) => where),
+          JSON.stringify(list),
+        ).toContainEqual(expect.stringContaining(name));
+    },
+  );
+
+  it.each(['service', 'radio', 'antenna'])('a design without its %s is refused there', (name) => {
+    for (const instead of [undefined, null, [], 'x'])
+      expect(
+        problems({ ...plain(aRun()), [name]: instead }).map(({ where }) => where),
+        JSON.stringify(instead),
+      ).toContainEqual(expect.stringContaining(name));
+  });
+
   it('takes a run of no pieces: people plan in steps', () =>
     expect(problems(plain(aRun({ pieces: [] })))).toEqual([]));
 

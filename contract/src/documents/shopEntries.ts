@@ -16,7 +16,6 @@ import {
   MaxLength,
   Min,
   ValidateIf,
-  ValidateNested,
 } from 'class-validator';
 import type * as core from '@kobran/core';
 import {
@@ -32,6 +31,7 @@ import {
   type PinBore,
   type Style,
 } from '@kobran/core';
+import { AreParts, IsPart } from './parts.js';
 
 /** What a shop adds to the catalogue: its own cables, parts, adapters and ports, and what lies on its shelf. */
 
@@ -72,7 +72,7 @@ export class OwnCable implements Cable {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(20)
-  @ValidateNested({ each: true })
+  @AreParts()
   @Type(() => LossPoint)
   lossPoints?: LossPoint[];
   @IsOptional() @IsNumber(number) @Min(0.001) @Max(1000) lawFromMhz?: number;
@@ -113,7 +113,7 @@ export class OwnPart implements PartDimensions {
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(4)
-  @ValidateNested({ each: true })
+  @AreParts()
   @Type(() => OwnPinBore)
   pins!: OwnPinBore[];
   @given('bodyBoreMm') @mm(0.3, 100) bodyBoreMm!: number | null;
@@ -151,7 +151,7 @@ export class OwnAdapter implements Adapter {
   @IsNumber(number) @Min(0.5) @Max(5000) massG!: number;
   @mm(0, 1000) electricalMm!: number;
   @IsOptional() @mm(0, 20) insulatorDepthMm?: number;
-  @IsOptional() @ValidateNested() @Type(() => OwnDevice) device?: OwnDevice;
+  @IsOptional() @IsPart() @Type(() => OwnDevice) device?: OwnDevice;
   @IsNumber(number) @Min(1e5) @Max(110e9) maxFrequencyHz!: number;
   @IsString() @Length(1, 200, { message: 'source must say where the figures come from' }) source!: string;
 }
@@ -203,7 +203,7 @@ export class Reel implements core.Reel {
   @IsBoolean() isNew!: boolean;
   @IsArray()
   @ArrayMaxSize(50)
-  @ValidateNested({ each: true })
+  @AreParts()
   @Type(() => DamagedSpan)
   damaged!: DamagedSpan[];
 }

@@ -16,7 +16,7 @@ export interface LatticeEcho {
 
 /** Echoes smaller than this are not followed. */
 const LEAST = 1e-4;
-const MOST_BOUNCES = 7;
+const MAX_BOUNCES = 7;
 
 const gamma = (from: number, to: number): number => (to === Infinity ? 1 : (to - from) / (to + from));
 
@@ -31,7 +31,7 @@ export function latticeEchoes(sourceOhm: number, steps: readonly Step[], withinS
   const ohmBefore = (k: number): number => (k === 0 ? sourceOhm : steps[k - 1].ohm);
   /** A wave on the line before step k (forward), or on it towards the source (backward). */
   const follow = (k: number, forward: boolean, size: number, atS: number, bounces: number): void => {
-    if (Math.abs(size) < LEAST || bounces > MOST_BOUNCES || atS > withinS) return;
+    if (Math.abs(size) < LEAST || bounces > MAX_BOUNCES || atS > withinS) return;
     if (forward) {
       if (k >= steps.length) return;
       const g = gamma(ohmBefore(k), steps[k].ohm);

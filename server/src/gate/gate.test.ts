@@ -1,9 +1,13 @@
 import type { ApiProblem, JobFile } from '@kobran/contract';
+import express from 'express';
 import { randomUUID } from 'node:crypto';
+import { tmpdir } from 'node:os';
+import request from 'supertest';
 import type { Response } from 'supertest';
 import { describe, expect, it } from 'vitest';
 import { demoServer } from '../demoServer.fixture.js';
 import { tarrowmere } from '../demo/tarrowmere.js';
+import { freeBytes, onlyWithRoom } from './roomOnDisk.js';
 
 const { api } = demoServer();
 const [brackwater] = tarrowmere;
@@ -70,6 +74,23 @@ describe('what a request may carry', () => {
     expect(response.status).toBe(400);
     expect((response.body as ApiProblem).others).toHaveLength(19);
   });
+});
+
+describe('room on the disk', () => {
+  it('writes are refused with words while there is none, reading goes on, and all goes on when there is room again', async () => {
+    let free = 20e6;
+    const app = express();
+    app.use(onlyWithRoom(() => Promise.resolve(free)));
+    app.use((_, response) => response.status(204).end());
+    await request(app).get('/').expect(204);
+    const full = await request(app).post('/');
+    expect([full.status, code(full)]).toEqual([507, 'disk.full']);
+    expect((full.body as ApiProblem).message).toContain('19 MB left');
+    free = 5e9;
+    await expect.poll(async () => (await request(app).post('/')).status, { timeout: 5000 }).toBe(204);
+  });
+
+  it('is asked of the disk itself', async () => expect(await freeBytes(tmpdir())).toBeGreaterThan(1e6));
 });
 
 describe('nothing is dropped in silence', () => {

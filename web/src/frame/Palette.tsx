@@ -46,12 +46,12 @@ export function Palette({
   useHotkeys('mod+k', () => onOpenChange(!open), { preventDefault: true, enableOnFormTags: true });
   return (
     <Window title="Find or do" open={open} onOpenChange={onOpenChange}>
-      {open && <Found onDone={() => onOpenChange(false)} />}
+      {open && <Matches onDone={() => onOpenChange(false)} />}
     </Window>
   );
 }
 
-function Found({ onDone }: { onDone: () => void }): ReactNode {
+function Matches({ onDone }: { onDone: () => void }): ReactNode {
   const navigate = useNavigate();
   const places = usePlaces();
   const runs = useRuns();

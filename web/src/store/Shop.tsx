@@ -1,9 +1,18 @@
 import { routes, type BookCutting, type ShopDocument, type StoredShopEntry } from '@kobran/contract';
-import { catalog as shipped, withShop, type Catalog, type ShopEntry, type ShopKind } from '@kobran/core';
+import {
+  catalog as shipped,
+  isObject,
+  shopKinds,
+  withShop,
+  type Catalog,
+  type ShopEntry,
+  type ShopKind,
+} from '@kobran/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useEffect, useMemo, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { call, Refused, messageOf } from './client.js';
+import { keep, keptMembers } from '../ui/browserStore.js';
 import { Message } from '../ui/Message.js';
 
 const KEY = 'kobran.shop';
@@ -24,11 +33,12 @@ const Context = createContext<Shop | undefined>(undefined);
 
 /** What the server had when it was last seen, so that designs which name own parts open without it too. */
 function remembered(): ShopDocument | undefined {
-  try {
-    return JSON.parse(localStorage.getItem(KEY) ?? '') as ShopDocument;
-  } catch {
-    return undefined; // Nothing was kept yet.
-  }
+  const kept = keptMembers(KEY);
+  const isEntry = (one: unknown): boolean =>
+    isObject(one) && shopKinds.some((kind) => kind === one.kind) && isObject(one.data);
+  return Array.isArray(kept.entries) && kept.entries.every(isEntry)
+    ? (kept as unknown as ShopDocument)
+    : undefined;
 }
 
 /** The catalogue everybody reads, and the ways to add to it. */
@@ -41,7 +51,7 @@ export function ShopProvider({ children }: { children: ReactNode }): ReactNode {
     staleTime: 30_000,
   });
   useEffect(() => {
-    if (data) localStorage.setItem(KEY, JSON.stringify(data));
+    if (data) keep(KEY, data);
   }, [data]);
   const shop = useMemo((): Shop => {
     const own = data?.entries ?? [];

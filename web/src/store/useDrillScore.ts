@@ -1,18 +1,19 @@
-import type { DrillScore } from '@kobran/core';
+import { isObject, type DrillScore } from '@kobran/core';
 import { useEffect, useState } from 'react';
+import { keep, keptMembers } from '../ui/browserStore.js';
 
-function kept(key: string): DrillScore {
-  try {
-    return JSON.parse(localStorage.getItem(key) ?? '{}') as DrillScore;
-  } catch {
-    return {}; // Somebody else’s text under our key: start afresh.
-  }
-}
+/** Lines which are none are left out: a score of before, or somebody else's text. */
+const kept = (key: string): DrillScore =>
+  Object.fromEntries(
+    Object.entries(keptMembers(key)).filter(
+      (line): line is [string, DrillScore[string]] => isObject(line[1]) && typeof line[1].asked === 'number',
+    ),
+  );
 
 /** A score of drills or rehearsals, kept at this device. */
 export function useDrillScore(key: string): [DrillScore, (score: DrillScore) => void] {
   const [score, setScore] = useState(() => kept(key));
-  useEffect(() => localStorage.setItem(key, JSON.stringify(score)), [key, score]);
+  useEffect(() => keep(key, score), [key, score]);
   return [score, setScore];
 }
 

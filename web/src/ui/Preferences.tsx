@@ -7,6 +7,7 @@ import {
   type UnitSystem,
 } from '@kobran/core';
 import { createContext, use, useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { keep, keptMembers, likeUsual, oneOf } from './browserStore.js';
 
 /** What belongs to this person at this device, not to the job. */
 interface Stored {
@@ -56,21 +57,20 @@ const usualCard: CardPreferences = {
 const KEY = 'kobran.preferences';
 
 function load(): Stored {
+  const kept = keptMembers(KEY);
   const dark = document.documentElement.dataset.theme === 'dark';
-  const fallback: Stored = {
-    units: 'metric',
-    language: languageOf(navigator.language),
-    sound: false,
-    theme: dark ? 'dark' : 'light',
-    name: '',
-    card: usualCard,
+  const { sound, name, card } = likeUsual({ sound: false, name: '', card: usualCard }, kept);
+  const screen = likeUsual({ pxPerMm: 0, pixelRatio: 0 }, kept.screen);
+  return {
+    units: oneOf(['metric', 'imperial'], kept.units, 'metric'),
+    language: oneOf(['US', 'UK'], kept.language, languageOf(navigator.language)),
+    theme: oneOf(['light', 'dark'], kept.theme, dark ? 'dark' : 'light'),
+    sound,
+    name,
+    card,
+    ...(kept.numbers === '.' || kept.numbers === ',' ? { numbers: kept.numbers } : {}),
+    ...(screen.pxPerMm > 0 && screen.pixelRatio > 0 ? { screen } : {}),
   };
-  try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Stored>;
-    return { ...fallback, ...kept, card: { ...usualCard, ...kept.card } };
-  } catch {
-    return fallback; // Somebody else’s text under our key: start afresh.
-  }
 }
 
 const Context = createContext<Preferences | undefined>(undefined);
@@ -79,7 +79,7 @@ export function PreferencesProvider({ children }: { children: ReactNode }): Reac
   const [stored, setStored] = useState(load);
   const set = useCallback<Preferences['set']>((change) => setStored((now) => ({ ...now, ...change })), []);
   useEffect(() => {
-    localStorage.setItem(KEY, JSON.stringify(stored));
+    keep(KEY, stored);
     document.documentElement.dataset.theme = stored.theme;
   }, [stored]);
   const value = useMemo(() => ({ ...stored, set }), [stored, set]);

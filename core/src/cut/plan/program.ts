@@ -73,7 +73,7 @@ export function programOf(
   }
   if (goal === 'remnant') {
     rows.push(`${scrap} <= ${(reached.scrapMm ?? 0) + 0.5}`);
-    const most = Math.max(...used.map((b) => spanMm(spans[b]))) + MOST_OVER_MM;
+    const most = Math.max(...used.map((b) => spanMm(spans[b]))) + MAX_OVER_MM;
     rows.push(`${used.map((b) => `m${b}`).join(' + ')} = 1`);
     for (const b of used) {
       rows.push(`R ${taken(b, '+')} + ${most} m${b} <= ${soundMm(spans[b]) + most}`);
@@ -98,7 +98,7 @@ export function programOf(
       'Bounds',
       ...pairs.map(({ t, name }) => ` 0 <= ${name} <= ${groups[t].pieces.length}`),
       // Where the last saw cut falls beyond a stretch its remnant is less than nothing.
-      ...(goal === 'remnant' ? [` R >= -${MOST_OVER_MM}`] : []),
+      ...(goal === 'remnant' ? [` R >= -${MAX_OVER_MM}`] : []),
       'General',
       ...pairs.map(({ name }) => ` ${name}`),
       'Binary',
@@ -135,7 +135,7 @@ function firstGoal(
 }
 
 /** A stretch is never taken for so much more than it was measured, mm. */
-const MOST_OVER_MM = 20;
+const MAX_OVER_MM = 20;
 
 /** A reel counts as so much, mm: figures of all goals stay in one unit. */
 export const REEL_MM = 1000;

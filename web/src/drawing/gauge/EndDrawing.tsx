@@ -49,7 +49,7 @@ export function EndDrawing({
         const high = Math.max(diameterMm * scale, 4);
         const box = { x: x(starts[k]), y: axis - high / 2, width: long * scale, height: high };
         if (layer === 'dielectric' && end.swollenMm > 0)
-          return <Melted key={layer} {...box} bulge={end.swollenMm * scale} />;
+          return <SwollenDielectric key={layer} {...box} bulge={end.swollenMm * scale} />;
         return (
           <g key={layer}>
             <rect
@@ -109,7 +109,7 @@ export function EndDrawing({
 }
 
 /** Dielectric swollen in one place and sunken in the next. */
-function Melted({
+function SwollenDielectric({
   x,
   y,
   width,

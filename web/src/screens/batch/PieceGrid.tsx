@@ -16,7 +16,7 @@ export function PieceGrid({ work }: { work: BatchInWork }): ReactNode {
   const pieces = Array.from({ length: batch.count }, (_, k) => k + 1);
   return (
     <>
-      <Wanted work={work} />
+      <ExpectedReading work={work} />
       <ol className="flex flex-wrap gap-3" aria-label="Pieces">
         {pieces.map((piece) => (
           <li key={piece} className={step.reading ? 'w-52' : 'w-36'}>
@@ -47,7 +47,7 @@ export function PieceGrid({ work }: { work: BatchInWork }): ReactNode {
   );
 }
 
-function Wanted({ work: { expectation } }: { work: BatchInWork }): ReactNode {
+function ExpectedReading({ work: { expectation } }: { work: BatchInWork }): ReactNode {
   const { units } = usePreferences();
   if (!expectation) return null;
   const { expected, most } = expectation;

@@ -32,7 +32,7 @@ function parseMm(text: string, units: UnitSystem): Result<number> {
 }
 
 /** More couplings than any port has seen. */
-const MOST_COUNTED = 1e6;
+const MAX_COUNT = 1e6;
 
 const asNumber = (value: unknown): number | undefined => (typeof value === 'number' ? value : undefined);
 const asText = (value: unknown): string => (typeof value === 'string' ? value : '');
@@ -99,9 +99,7 @@ function Input({
         <QuantityField {...quantity} format={String} parse={(text) => parsePlainNumber(text, 'number')} />
       );
     case 'count':
-      return (
-        <QuantityField {...quantity} format={String} parse={(text) => parseCount(text, 0, MOST_COUNTED)} />
-      );
+      return <QuantityField {...quantity} format={String} parse={(text) => parseCount(text, 0, MAX_COUNT)} />;
     case 'hz':
       return <QuantityField {...quantity} format={formatFrequency} parse={parseFrequency} />;
     case 'watts':

@@ -15,7 +15,7 @@ import { usePreferences } from '../../ui/Preferences.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 
 /** More figures than any sheet gives. */
-const MOST = 20;
+const MAX_FIGURES = 20;
 
 function parseLoss(text: string): Result<number> {
   const read = parsePlainNumber(text.replace(/\s*dB.*$/i, ''), 'loss');
@@ -89,17 +89,17 @@ export function LossField({
           </button>
         </div>
       ))}
-      {rows.length < MOST && (
+      {rows.length < MAX_FIGURES && (
         <button type="button" className="button mt-2" onClick={() => setRows([...rows, {}])}>
           <Plus size={16} aria-hidden /> Another figure
         </button>
       )}
-      <Fitted points={points} />
+      <LawFit points={points} />
     </fieldset>
   );
 }
 
-function Fitted({ points }: { points: readonly LossPoint[] }): ReactNode {
+function LawFit({ points }: { points: readonly LossPoint[] }): ReactNode {
   const law = fitLossLaw(points);
   if (!law)
     return (

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { Choice } from '../../ui/Choice.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 
-const MOST = 4;
+const MAX_PINS = 4;
 
 const parse = (text: string): Result<number> => {
   const read = parseLength(text, { unit: 'mm' });
@@ -64,7 +64,7 @@ export function PinsField({
           {problem}
         </p>
       )}
-      {pins.length < MOST && (
+      {pins.length < MAX_PINS && (
         <button
           className="button mt-2"
           onClick={() => onChange([...pins, { boreMm: 2, depthMm: 5, made: 'either' }])}

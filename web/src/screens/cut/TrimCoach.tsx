@@ -61,7 +61,7 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
       aria-label={`Trim coach for ${piece.label}`}
     >
       <h3 className="font-bold">Trim coach</h3>
-      <Coached piece={piece} goal={goal} readings={readings}>
+      <TrimWork piece={piece} goal={goal} readings={readings}>
         <div className="mt-3 grid gap-4 sm:grid-cols-[12rem_minmax(0,1fr)]">
           <TextField
             label="Lot of the cable"
@@ -79,13 +79,13 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
           </p>
         </div>
         <LotHistory lot={lot} />
-      </Coached>
+      </TrimWork>
     </section>
   );
 }
 
 /** The advice from the readings so far, and where the next one goes in. */
-function Coached({
+function TrimWork({
   piece,
   goal,
   readings,
@@ -130,7 +130,7 @@ function Coached({
       <Advice advice={advice} />
       {children}
       {doubtful && advice.kind === 'doubt' && (
-        <Doubted
+        <DoubtfulReading
           reading={doubtful}
           order={advice.order}
           ownVelocity={velocityOfDoubts(goal, doubted)}
@@ -157,7 +157,7 @@ function Coached({
 }
 
 /** A reading which cannot be of this piece: another resonance, a slip, or a cable that is not as it is named. */
-function Doubted({
+function DoubtfulReading({
   reading,
   order,
   ownVelocity,

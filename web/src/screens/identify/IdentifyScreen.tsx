@@ -71,7 +71,7 @@ export function IdentifyScreen(): ReactNode {
           </div>
           <Answers given={given} onBack={(k) => setGiven((now) => now.slice(0, k))} />
         </div>
-        <Narrowed candidates={found.candidates} />
+        <CandidateGrid candidates={found.candidates} />
       </main>
     </div>
   );
@@ -202,7 +202,7 @@ function Answers({
 const DRAWN_PX = 124;
 
 /** The faces it can still be, drawn to one scale, most likely first. */
-function Narrowed({ candidates }: { candidates: readonly Candidate[] }): ReactNode {
+function CandidateGrid({ candidates }: { candidates: readonly Candidate[] }): ReactNode {
   const shown = candidates.filter(({ probability }) => probability >= SHOWN_SHARE);
   const pxPerMm = (DRAWN_PX - 6) / Math.max(...shown.map(({ face }) => frontSizeMm(face)));
   return (

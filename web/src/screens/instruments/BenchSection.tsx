@@ -85,14 +85,14 @@ function Lying({ bench, instruments }: { bench: OnBench; instruments: Instrument
       </div>
       {told && (
         <p role="status" className="mt-2 text-lg font-semibold">
-          {told.cause === 'nothing' ? 'Nothing was wrong: sound work.' : <Told fault={told} />}
+          {told.cause === 'nothing' ? 'Nothing was wrong: sound work.' : <FaultText fault={told} />}
         </p>
       )}
     </div>
   );
 }
 
-function Told({ fault }: { fault: RevealedFault }): ReactNode {
+function FaultText({ fault }: { fault: RevealedFault }): ReactNode {
   const { units } = usePreferences();
   return `${fault.name}, ${formatLength(fault.atM, { system: units, digits: 2 })} from the near end.`;
 }

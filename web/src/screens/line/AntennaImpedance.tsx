@@ -67,7 +67,7 @@ export function AntennaImpedance({
         </div>
       )}
       {asked === 'measured' && (
-        <Measured measured={measured} onRead={(read) => onChange({ ...plain, measured: read })} />
+        <MeasuredImpedance measured={measured} onRead={(read) => onChange({ ...plain, measured: read })} />
       )}
     </>
   );
@@ -82,7 +82,7 @@ function scaled(text: string, scale: number, least: number): Result<number> {
     : fail('antenna.negative', 'Less than 0 is not possible here.', 'antenna', 'Type 0 where there is none.');
 }
 
-function Measured({
+function MeasuredImpedance({
   measured,
   onRead,
 }: {

@@ -1,8 +1,17 @@
-import { compareSheets, evaluate, formatFigure, type Design } from '@kobran/core';
+import {
+  compareSheets,
+  defaultPractice,
+  evaluate,
+  formatFigure,
+  noFacts,
+  type Catalog,
+  type Design,
+} from '@kobran/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
+import { keep, keptMembers } from '../../ui/browserStore.js';
 
 interface WhatIfState {
   /** The run as it was when the what-if began. */
@@ -13,15 +22,29 @@ interface WhatIfState {
 
 const keyOf = (runId: string): string => `kobran.what-if.${runId}`;
 
+/** The run which was kept, where it still can be evaluated: its parts may have gone since. */
+function keptBase(runId: string, catalog: Catalog): Design | undefined {
+  const kept = keptMembers(keyOf(runId), sessionStorage);
+  if (!('pieces' in kept)) return undefined;
+  try {
+    evaluate(kept as unknown as Design, catalog, {
+      facts: noFacts,
+      practice: defaultPractice,
+      sweepPoints: 2,
+    });
+    return kept as unknown as Design;
+  } catch {
+    return undefined;
+  }
+}
+
 /** A what-if outlives a reload of the page: it is kept in this tab. */
 export function useWhatIf(): WhatIfState {
   const { id, editor } = useOpenRun();
-  const [base, setBase] = useState<Design | undefined>(() => {
-    const kept = sessionStorage.getItem(keyOf(id));
-    return kept === null ? undefined : (JSON.parse(kept) as Design);
-  });
+  const catalog = useCatalog();
+  const [base, setBase] = useState<Design | undefined>(() => keptBase(id, catalog));
   const put = (design: Design | undefined): void => {
-    if (design) sessionStorage.setItem(keyOf(id), JSON.stringify(design));
+    if (design) keep(keyOf(id), design, sessionStorage);
     else sessionStorage.removeItem(keyOf(id));
     setBase(design);
   };

@@ -109,7 +109,7 @@ function Sections(section: Section): ReactNode {
       <div className="grid content-start gap-6">
         <Checks {...section} />
         <Crew {...section} />
-        <Owned {...section} />
+        <ShopTools {...section} />
         <Units />
       </div>
     </div>
@@ -251,7 +251,7 @@ function Crew({ practice, onChange }: Section): ReactNode {
   );
 }
 
-function Owned({ practice, onChange }: Section): ReactNode {
+function ShopTools({ practice, onChange }: Section): ReactNode {
   const tools = practice.tools ?? toolIds;
   return (
     <section className="grid gap-3" aria-labelledby="owned">

@@ -51,7 +51,7 @@ export function WhatCable(): ReactNode {
         />
       </div>
       <div>
-        <Measured measured={measured} />
+        <SweepFigures measured={measured} />
         {some ? (
           <Candidates candidates={candidates} />
         ) : (
@@ -192,7 +192,7 @@ function evidenceOf(measured: Measurement): CableEvidence {
 /** Velocity factors between which a length nobody measured lies: solid and foam. */
 const SLOW_AND_FAST = [0.66, 0.88];
 
-function Measured({ measured }: { measured: Measurement }): ReactNode {
+function SweepFigures({ measured }: { measured: Measurement }): ReactNode {
   const { units } = usePreferences();
   if (!measured) return null;
   if (!measured.ok)

@@ -76,7 +76,7 @@ export function PlanResult({
           <ul className="mt-2 space-y-3">
             {one.spans.map((planned, k) => (
               <li key={k} className="break-inside-avoid">
-                <Planned planned={planned} longestM={longest} />
+                <SpanPlan planned={planned} longestM={longest} />
               </li>
             ))}
           </ul>
@@ -106,7 +106,7 @@ type PlannedCut = PlannedSpan['cuts'][number] & { piece: PieceToCut };
 
 const boughtM = ({ span, remnantM }: PlannedSpan): number => span.lengthM - remnantM;
 
-function Planned({ planned, longestM }: { planned: PlannedSpan; longestM: number }): ReactNode {
+function SpanPlan({ planned, longestM }: { planned: PlannedSpan; longestM: number }): ReactNode {
   const { units } = usePreferences();
   const { span, cuts, remnantM, isScrap } = planned;
   const metres = (value: number): string => formatLength(value, { system: units, digits: 2 });

@@ -47,7 +47,7 @@ function ReelsOf({ job }: { job: JobDocument }): ReactNode {
         {solver.state.kind === 'done' && (
           <PlanResult job={job} plan={solver.state.answer} onBooked={solver.cancel} />
         )}
-        <Wanted wanted={wanted} />
+        <PiecesToCut wanted={wanted} />
         <Shelf />
       </main>
     </div>
@@ -70,7 +70,7 @@ function headline(wanted: readonly PieceToCut[], state: PlanState, units: 'metri
   return `${wanted.length} ${wanted.length === 1 ? 'piece' : 'pieces'} to cut, ${metres(total)}`;
 }
 
-function Wanted({ wanted }: { wanted: readonly PieceToCut[] }): ReactNode {
+function PiecesToCut({ wanted }: { wanted: readonly PieceToCut[] }): ReactNode {
   const { units } = usePreferences();
   const { catalog } = useShop();
   if (wanted.length === 0) return null;

@@ -89,7 +89,7 @@ function Rehearsal({ seed, onNext }: { seed: number; onNext: () => void }): Reac
           ))}
         </ol>
         <div role="status">
-          {answer !== undefined && <Told truth={truth} right={answer === truth.cause.id} />}
+          {answer !== undefined && <Truth truth={truth} right={answer === truth.cause.id} />}
         </div>
         {answer !== undefined && (
           <button className="button button-primary mt-3 min-h-11" onClick={onNext}>
@@ -102,7 +102,7 @@ function Rehearsal({ seed, onNext }: { seed: number; onNext: () => void }): Reac
   );
 }
 
-function Told({ truth, right }: { truth: ReturnType<typeof rehearsalTruth>; right: boolean }): ReactNode {
+function Truth({ truth, right }: { truth: ReturnType<typeof rehearsalTruth>; right: boolean }): ReactNode {
   const { units } = usePreferences();
   const { cause, atM } = truth;
   const where = atM === undefined ? '' : `, ${formatLength(atM, { system: units })} from the radio`;

@@ -162,7 +162,7 @@ export function TrainScreen(): ReactNode {
             </button>
           </section>
         )}
-        <Missed score={score} onForget={() => setScore({})} />
+        <MissedQuestions score={score} onForget={() => setScore({})} />
       </main>
     </div>
   );
@@ -214,7 +214,7 @@ function itemText(id: string, { parts, cables }: Catalog): string {
   return `${drill}: ${names.join(', ')}`;
 }
 
-function Missed({ score, onForget }: { score: DrillScore; onForget: () => void }): ReactNode {
+function MissedQuestions({ score, onForget }: { score: DrillScore; onForget: () => void }): ReactNode {
   const catalog = useCatalog();
   const missed = Object.entries(score).filter(([, { last }]) => last === 'missed');
   const asked = Object.values(score).reduce((sum, one) => sum + one.asked, 0);
