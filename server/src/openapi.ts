@@ -18,6 +18,8 @@ export const classSchemas = (refPointerPrefix: string): Record<string, JsonSchem
   validationMetadatasToSchemas({
     classTransformerMetadataStorage: classTransformer.defaultMetadataStorage,
     refPointerPrefix,
+    // The nested check beside them says it already.
+    additionalConverters: { isPart: {}, areParts: {} },
   });
 
 /** Serves the description of the API at /api/docs and as JSON at /api/docs-json. */
