@@ -8,7 +8,7 @@ import { instruments } from '../database/schema.js';
 import { notFound, problem } from '../errors/problem.js';
 import { asProblem } from './instrumentProblem.js';
 import { PLACES, type InstrumentPlaces } from './places.js';
-import { ScpiClient } from './scpiClient.js';
+import { InstrumentFault, ScpiClient } from './scpiClient.js';
 import { SimulatedBench } from './simulatedBench.js';
 import { Turns } from './turns.js';
 import { identityOf } from './vocabulary.js';
@@ -26,6 +26,7 @@ export class InstrumentRegistry implements OnModuleDestroy {
   private readonly clients = new Map<string, { at: string; client: ScpiClient }>();
   /** Set-up and reading of an instrument are one turn: else one reads what another has set. */
   private readonly turns = new Turns();
+  private isStopping = false;
 
   constructor(
     @Inject(DATABASE) private readonly db: Database,
@@ -35,6 +36,8 @@ export class InstrumentRegistry implements OnModuleDestroy {
 
   /** Readings under way are cut short, and each leaves its instrument as it has to be left: a transmitter off. */
   async onModuleDestroy(): Promise<void> {
+    // Whoever still waits for a turn does not get one: nothing begins to transmit now.
+    this.isStopping = true;
     for (const { client } of this.clients.values()) client.close();
     await this.turns.ended();
     for (const { client } of this.clients.values()) client.close();
@@ -101,6 +104,7 @@ export class InstrumentRegistry implements OnModuleDestroy {
       });
     return this.turns.take(known.id, async () => {
       try {
+        if (this.isStopping) throw new InstrumentFault('died', 'Kobran is being stopped.');
         return await act(this.clientOf(known));
       } catch (error) {
         throw asProblem(error, known.name);
