@@ -75,7 +75,7 @@ alone(
       mimeType: 'application/json',
       buffer: Buffer.from('{"schema": "kobran-job/1",,'),
     });
-    await expect(page.getByText(/broken.json: The request is not valid JSON/)).toBeVisible();
+    await expect(page.getByText(/broken.json: The file is not valid JSON/)).toBeVisible();
   },
 );
 

@@ -49,3 +49,16 @@ for (let part = 0; part < PARTS; part++)
     }
     expect(found).toEqual([]);
   });
+
+test('no text of the site’s drawings lies over another, on a desk, a tablet and a phone', async ({
+  page,
+  baseURL,
+}) => {
+  await page.goto(`${baseURL}/jobs/7a0e1d00-0000-4000-8000-00000000b001/site`);
+  await page.getByRole('button', { name: 'the duct to the mast', exact: true }).click();
+  for (const width of [1280, 820, 390]) {
+    await page.setViewportSize({ width, height: 800 });
+    await page.waitForTimeout(120);
+    expect(await overlaps(page), `${width} px`).toEqual([]);
+  }
+});

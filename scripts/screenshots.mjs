@@ -16,7 +16,6 @@ const views = [
   { name: 'identify', path: '/identify', press: '13.6 to 15.2 mm' },
   { name: 'quick', path: '/quick/length' },
   { name: 'kit', path: '/kit', press: 'Find the smallest kit', until: 'no set is smaller' },
-  { name: 'train', path: '/train', keys: ['1'] },
   { name: 'make', path: `${run(1)}/make` },
   { name: 'card', path: `${run(3)}/make/main.b`, keys: card },
   { name: 'card-phone', path: `${run(3)}/make/main.b`, keys: card, phone: true },
@@ -35,6 +34,13 @@ const views = [
     until: 'Power at both ends',
   },
   { name: 'prove', path: `${run(1)}/prove`, scroll: '#sweeps' },
+  {
+    name: 'site',
+    path: '/jobs/7a0e1d00-0000-4000-8000-00000000b001/site',
+    press: 'The duct to the mast is too full',
+    until: 'Pulling',
+    scroll: 'main h1',
+  },
   { name: 'route', path: `${run(1)}/route` },
   { name: 'ground', path: `${run(3)}/ground` },
   { name: 'seal', path: `${run(1)}/seal` },
@@ -56,25 +62,28 @@ const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
-for (const { name, path, theme = 'light', phone = false, keys = [], press, until, scroll } of views) {
-  const page = await browser.newPage({
-    viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
-  });
-  await page.addInitScript(
-    (to) => localStorage.setItem('kobran.preferences', JSON.stringify({ theme: to, name: 'Wenna' })),
-    theme,
-  );
-  await page.goto(`${address}${path}`);
-  await page.getByRole('heading', { level: 1 }).waitFor();
-  await page.waitForLoadState('networkidle');
-  for (const key of keys) await page.keyboard.press(key);
-  if (press) await page.getByRole('button', { name: press }).click();
-  if (until) await page.getByText(until).waitFor({ timeout: 120_000 });
-  if (scroll) await page.locator(scroll).evaluate((heading) => heading.scrollIntoView());
-  await page.waitForTimeout(400);
-  await page.screenshot({ path: `${root}docs/screenshots/${name}.png` });
-  await page.close();
+try {
+  for (const { name, path, theme = 'light', phone = false, keys = [], press, until, scroll } of views) {
+    const page = await browser.newPage({
+      viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+    });
+    await page.addInitScript(
+      (to) => localStorage.setItem('kobran.preferences', JSON.stringify({ theme: to, name: 'Wenna' })),
+      theme,
+    );
+    await page.goto(`${address}${path}`);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.waitForLoadState('networkidle');
+    for (const key of keys) await page.keyboard.press(key);
+    if (press) await page.getByRole('button', { name: press }).click();
+    if (until) await page.getByText(until).waitFor({ timeout: 120_000 });
+    if (scroll) await page.locator(scroll).evaluate((heading) => heading.scrollIntoView());
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: `${root}docs/screenshots/${name}.png` });
+    await page.close();
+  }
+} finally {
+  await browser.close();
+  server.kill('SIGTERM');
+  rmSync(folder, { recursive: true, force: true });
 }
-await browser.close();
-server.kill('SIGTERM');
-rmSync(folder, { recursive: true, force: true });

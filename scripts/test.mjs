@@ -9,18 +9,23 @@ import { install, root, run } from './steps.mjs';
 const CHROMIUM = '/usr/bin/chromium';
 const reports = `${root}.reports`;
 
-/** End-to-end tests need Chromium; on Debian it is installed by apt when it is missing. */
-function chromiumReady() {
-  if (existsSync(CHROMIUM)) return true;
-  console.log('Chromium is missing; installing it with apt…');
+/** Installs a package of Debian; gives whether it is there afterwards. */
+function installed(name, isThere) {
+  if (isThere()) return true;
+  console.log(`${name} is missing; installing it with apt…`);
   const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
-  const apt = (...args) =>
-    run(sudo[0] ?? 'apt-get', sudo.length > 0 ? [...sudo.slice(1), 'apt-get', ...args] : args, {
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    });
+  const apt = (...args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', ...args];
+    return run(command, rest, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+  };
   apt('update', '-q');
-  apt('install', '-y', '-q', '--no-install-recommends', 'chromium');
-  if (existsSync(CHROMIUM)) return true;
+  apt('install', '-y', '-q', '--no-install-recommends', name);
+  return isThere();
+}
+
+/** End-to-end tests need Chromium. */
+function chromiumReady() {
+  if (installed('chromium', () => existsSync(CHROMIUM))) return true;
   console.error(
     `End-to-end tests cannot run: there is no ${CHROMIUM}, and apt could not install it. On Debian: sudo apt-get install chromium.`,
   );
@@ -55,6 +60,8 @@ const step = (name, args) => {
 // Lint knows types, and the types of one room are in the built files of another: the build comes first.
 if (step('types and build', ['build'])) {
   step('lint', ['lint']);
+  // Tests on a PostgreSQL server say that they are skipped where there is none.
+  installed('postgresql', () => existsSync('/usr/lib/postgresql'));
   console.log('\n== unit');
   run('npx', [
     'vitest',
@@ -65,9 +72,15 @@ if (step('types and build', ['build'])) {
   ]);
   results.push({
     name: 'unit',
-    ...counted('unit', ({ numPassedTests, numFailedTests, numFailedTestSuites, success }) => ({
+    ...counted('unit', ({ numPassedTests, numFailedTests, numFailedTestSuites, success, testResults }) => ({
       passed: numPassedTests,
       failed: numFailedTests || (success ? 0 : Math.max(1, numFailedTestSuites)),
+      names: testResults.flatMap(({ name, status, message, assertionResults }) => [
+        ...(status === 'failed' && message ? [`${name}: ${message}`] : []),
+        ...assertionResults
+          .filter((one) => one.status === 'failed')
+          .map(({ fullName, failureMessages }) => `${name}: ${fullName}\n${failureMessages.join('\n')}`),
+      ]),
     })),
   });
   step('size of the scripts', ['size']);
@@ -83,6 +96,7 @@ if (step('types and build', ['build'])) {
 
 const sum = (key) => results.reduce((total, result) => total + result[key], 0);
 console.log();
+for (const name of results.flatMap(({ names = [] }) => names)) console.log(`FAILED ${name}`);
 for (const { name, passed, failed } of results)
   console.log(`${name}: ${passed} ok${failed > 0 ? `, ${failed} FAILED` : ''}`);
 console.log(`${sum('passed')} passed, ${sum('failed')} failed`);

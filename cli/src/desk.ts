@@ -14,6 +14,8 @@ export interface Outside {
   complain: (text: string) => void;
   readText: (path: string) => Promise<string>;
   readStandardInput: () => Promise<string>;
+  /** Runs the server's own program for the data folder; gives its exit code. */
+  runDataProgram: (...args: string[]) => Promise<number>;
 }
 
 /** 0: done, 1: the answer is no, 2: the input cannot be used. */
@@ -36,6 +38,7 @@ export interface Desk {
   catalog: () => Promise<Catalog>;
   readJson: (path: string) => Promise<unknown>;
   readText: (path: string) => Promise<string>;
+  runDataProgram: Outside['runDataProgram'];
 }
 
 /** JSON has no typed arrays; they are written as plain lists, and infinity as null. */
@@ -62,6 +65,7 @@ export function deskOf(outside: Outside, catalogPath: () => string | undefined, 
     printText: (text) => outside.write(text),
     refuse,
     readText,
+    runDataProgram: outside.runDataProgram,
     readJson: async (path) => parsed(await readText(path), path),
     catalog: async () => {
       const path = catalogPath();

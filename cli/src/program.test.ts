@@ -22,6 +22,7 @@ async function kobran(argv: string[], standardInput = ''): Promise<Ran> {
     complain: (text) => void (err += text),
     readText: (path) => readFile(path, 'utf8'),
     readStandardInput: () => Promise.resolve(standardInput),
+    runDataProgram: () => Promise.resolve(0),
   }).run(argv);
   return { exitCode, out, err, json: () => JSON.parse(out) as Record<string, unknown> };
 }

@@ -1,5 +1,6 @@
 import { Command, CommanderError } from 'commander';
 import type { Problem } from '@kobran/core';
+import { backupCommands } from './commands/backup.js';
 import { cablesCommand } from './commands/cables.js';
 import { catalogCommand } from './commands/catalog.js';
 import { evaluateCommand } from './commands/evaluate.js';
@@ -17,6 +18,7 @@ const commands = [
   cablesCommand,
   lengthCommand,
   catalogCommand,
+  backupCommands,
 ];
 
 const complaint = ({ message, where, remedy, code }: Problem): string =>

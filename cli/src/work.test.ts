@@ -13,6 +13,7 @@ async function evaluate(content: string, ...more: string[]) {
     complain: (text) => void (err += text),
     readText: () => Promise.resolve(content),
     readStandardInput: () => Promise.resolve(content),
+    runDataProgram: () => Promise.resolve(0),
   }).run(['evaluate', 'job.json', ...more]);
   return {
     exitCode,

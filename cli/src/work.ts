@@ -2,6 +2,7 @@ import {
   defaultPractice,
   isObject,
   noFacts,
+  onSite,
   withShop,
   type Catalog,
   type Design,
@@ -35,11 +36,11 @@ export async function readWork(desk: Desk, path: string, wanted: string | undefi
       facts: noFacts,
       practice: defaultPractice,
     };
-  const { JobFile, readAs, readFact, readShopEntry, upgradeJobFile } = await rules();
+  const { JobFile, readAs, readFact, readShopEntry, readSite, upgradeJobFile } = await rules();
   const upgraded = upgradeJobFile(value);
   const file = readAs(JobFile, isObject(upgraded) ? upgraded : {});
   if (!file.ok) throw new InputProblem(file.problems);
-  const { runs, practice } = file.value;
+  const { runs, practice, place } = file.value;
   const k = runs.length === 1 && wanted === undefined ? 0 : placeOf(runs, wanted);
   const problems: Problem[] = [];
   const entries = (file.value.catalog ?? []).flatMap(({ kind, data }, n) => {
@@ -52,9 +53,13 @@ export async function readWork(desk: Desk, path: string, wanted: string | undefi
     if (!read.ok) problems.push(...read.problems);
     return read.ok ? [read.fact] : [];
   });
+  const drawn = place && readSite(place);
+  if (drawn && !drawn.ok)
+    problems.push(...drawn.problems.map((one) => ({ ...one, where: `place.${one.where}` })));
   if (problems.length > 0) throw new InputProblem(problems);
   const all = withShop(catalog, entries);
-  return { design: await checkedDesign(runs[k].design, all), catalog: all, facts, practice };
+  const design = await checkedDesign(runs[k].design, all);
+  return { design: onSite(design, drawn?.ok ? drawn.site : undefined), catalog: all, facts, practice };
 }
 
 function placeOf(runs: readonly { design: object }[], wanted: string | undefined): number {

@@ -8,13 +8,15 @@ export {
 } from './documents/catalogFile.js';
 export type { CatalogFile } from './documents/catalogFile.js';
 export { factRules } from './documents/facts.js';
-export { JOB_FILE_SCHEMA, JobFile, JobFileRun, upgradeJobFile } from './documents/jobFile.js';
+export { JOB_FILE_SCHEMA, JobFile, JobFileRun, TraceInFile, upgradeJobFile } from './documents/jobFile.js';
 export { Practice as PracticeRules } from './documents/practice.js';
 export { problemsOf, readAs } from './documents/readAs.js';
 export { upgradedFact } from './documents/upgradeFacts.js';
 export { readDesign } from './documents/readDesign.js';
 export { readFact } from './documents/readFact.js';
 export { readPractice } from './documents/readPractice.js';
+export { cableScheduleCsv, supportListCsv } from './documents/siteCsv.js';
+export { readSite } from './documents/readSite.js';
 export { readShopEntry } from './documents/readShopEntry.js';
 export { shopClasses } from './documents/shopEntries.js';
 export {
@@ -33,6 +35,7 @@ export {
   ReadPower,
   ReplaceJob,
   ReplaceRun,
+  ReplaceSite,
   ReplaceShopPractice,
   ShopFileEntry,
   SweepSetup,
@@ -44,24 +47,30 @@ export { pathOf, routes } from './routes.js';
 export type { AnyRoute, InputOf, OutputOf, Route } from './routes.js';
 export type {
   ApiProblem,
+  BackupSummary,
   Damaged,
+  DeletedEntry,
+  DeletedRun,
   Health,
   InstrumentIdentity,
   InstrumentsDocument,
   JobDocument,
   JobSummary,
   KnownInstrument,
+  ListedTrace,
   LoggedEnd,
   LoggedTrim,
   MeasuredPower,
   MeasuredSweepData,
   OnBench,
   ProgressDocument,
+  RestoredBackup,
   RevealedFault,
   RunDocument,
   RunSheet,
   ShopDocument,
   ShopPracticeDocument,
+  SiteDocument,
   StoredShopEntry,
   StoredTrace,
 } from './responses.js';

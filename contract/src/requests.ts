@@ -16,7 +16,6 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
   IsNumber,
   IsObject,
   IsOptional,
@@ -32,7 +31,8 @@ import {
 import { BenchHands } from './documents/bench.js';
 import { Practice } from './documents/practice.js';
 import { MAX_KEPT_POINTS } from './limits.js';
-import { AreParts, IsPart } from './documents/parts.js';
+import { IsMoment, IsVersion } from './documents/kept.js';
+import { AreParts, AreSamples, IsPart } from './documents/parts.js';
 
 /** What the web sends to the server. A design travels as plain JSON and is read by `readDesign`. */
 
@@ -46,7 +46,7 @@ export class CreateJob {
 
 export class ReplaceJob {
   /** The version this change was made on. */
-  @IsInt() @Min(1) version!: number;
+  @IsVersion(1) version!: number;
   @IsString() @Length(1, 120) name!: string;
   @IsString() @MaxLength(200) site!: string;
   @IsPart() @Type(() => Practice) practice!: Practice;
@@ -58,20 +58,27 @@ export class CreateRun {
 }
 
 export class ReplaceRun {
-  @IsInt() @Min(1) version!: number;
+  @IsVersion(1) version!: number;
   @IsObject() design!: object;
+}
+
+/** The place of a job: points and ways. It travels as plain JSON and is read by `readSite`. */
+export class ReplaceSite {
+  /** The version this change was made on; 0 before there was one. */
+  @IsVersion(0) version!: number;
+  @IsObject() site!: object;
 }
 
 /** How the shop works; a new job starts from it. */
 export class ReplaceShopPractice {
   /** The version this change was made on; 0 before anybody changed it. */
-  @IsInt() @Min(0) version!: number;
+  @IsVersion(0) version!: number;
   @IsPart() @Type(() => Practice) practice!: Practice;
 }
 
 /** How far a card or a batch is; the newest stands, whichever device it comes from. */
 export class KeepProgress {
-  @IsISO8601({ strict: true }) at!: string;
+  @IsMoment() at!: string;
   /** Empty when the work is done or given up. */
   @IsOptional() @IsObject() body?: object;
 }
@@ -79,7 +86,7 @@ export class KeepProgress {
 /** One entry of the shop’s own catalogue; `readShopEntry` checks its data by its kind. */
 export class PutShopEntry {
   /** The version this change was made on; 0 for a new entry. */
-  @IsInt() @Min(0) version!: number;
+  @IsVersion(0) version!: number;
   @IsObject() data!: object;
 }
 
@@ -97,15 +104,9 @@ export class ImportShop {
   entries!: ShopFileEntry[];
 }
 
-const samples = (): PropertyDecorator => (target, property) => {
-  IsArray()(target, property);
-  ArrayMaxSize(MAX_KEPT_POINTS)(target, property);
-  IsNumber({ allowNaN: false, allowInfinity: false }, { each: true })(target, property);
-};
-
 export class TraceSeries {
-  @samples() re!: number[];
-  @samples() im!: number[];
+  @AreSamples() re!: number[];
+  @AreSamples() im!: number[];
 }
 
 /** A sweep of a run or of one of its assemblies. */
@@ -118,9 +119,9 @@ export class AddTrace {
   /** Did it rain before? Water shows afterwards. */
   @IsBoolean() rained!: boolean;
   @IsString() @MaxLength(60) by!: string;
-  @IsISO8601({ strict: true }) at!: string;
+  @IsMoment() at!: string;
   @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0.001) @Max(1e6) referenceOhm!: number;
-  @samples() @ArrayMinSize(2) frequencyHz!: number[];
+  @AreSamples() @ArrayMinSize(2) frequencyHz!: number[];
   @IsPart() @Type(() => TraceSeries) s11!: TraceSeries;
   @IsOptional() @IsPart() @Type(() => TraceSeries) s21?: TraceSeries;
   @IsOptional() @IsPart() @Type(() => TraceSeries) s12?: TraceSeries;
@@ -213,7 +214,7 @@ export class BookedPiece {
 /** A reel as it was when the plan was made. */
 export class ReelVersion {
   @IsString() @Length(1, 80) id!: string;
-  @IsInt() @Min(1) version!: number;
+  @IsVersion(1) version!: number;
 }
 
 /** A cutting plan that was cut, or taken back: shelf and log change together or not at all. */
@@ -229,10 +230,11 @@ export class BookCutting {
   @IsArray() @ArrayMaxSize(1000) @IsObject({ each: true }) put!: object[];
   @IsArray() @ArrayMaxSize(500) @IsString({ each: true }) remove!: string[];
   @IsArray()
+  @ArrayMinSize(1)
   @ArrayMaxSize(1000)
   @AreParts()
   @Type(() => BookedPiece)
   pieces!: BookedPiece[];
   @IsString() @MaxLength(60) by!: string;
-  @IsISO8601({ strict: true }) at!: string;
+  @IsMoment() at!: string;
 }

@@ -2,6 +2,7 @@ import type { AddTrace } from './requests.js';
 import type {
   BenchHands,
   Design,
+  Site,
   EndOutcome,
   Facts,
   InstrumentKind,
@@ -9,6 +10,7 @@ import type {
   Problem,
   Sheet,
   ShopEntry,
+  ShopKind,
   TrimRecord,
 } from '@kobran/core';
 
@@ -47,7 +49,15 @@ export interface RunDocument {
 /** What Kobran says of a run, without the samples along the ruler and the sweep. */
 export type RunSheet = Omit<Sheet, 'ruler' | 'sweep'>;
 
+/** The place of a job with the version it stands at; version 0 is an empty one which nobody has touched. */
+export interface SiteDocument {
+  version: number;
+  site: Site;
+}
+
 export interface JobDocument extends JobSummary {
+  /** Nothing where nobody has drawn one. */
+  place?: SiteDocument;
   runs: RunDocument[];
 }
 
@@ -73,6 +83,43 @@ export interface ShopDocument {
   entries: StoredShopEntry[];
   /** Entries which cannot be read. */
   damaged?: Damaged[];
+}
+
+/** An entry of the shop that was deleted and can be restored. */
+export interface DeletedEntry {
+  kind: ShopKind;
+  id: string;
+  name: string;
+  /** ISO 8601. */
+  deletedAt: string;
+}
+
+/** A run that was deleted and can be restored. */
+export interface DeletedRun {
+  id: string;
+  name: string;
+  jobName: string;
+  /** ISO 8601. */
+  deletedAt: string;
+}
+
+/** A backup in the data folder, checked by restoring it once. */
+export interface BackupSummary {
+  name: string;
+  /** Made by itself once a day, by somebody, or before another one was restored. */
+  reason: 'daily' | 'by-hand' | 'before-restore';
+  /** ISO 8601. */
+  madeAt: string;
+  bytes: number;
+}
+
+/** What was restored. */
+export interface RestoredBackup {
+  rows: number;
+  /** When the restored backup was made; ISO 8601. */
+  madeAt: string;
+  /** The backup of what stood before. */
+  before: string;
 }
 
 export interface Health {
@@ -103,6 +150,9 @@ export interface StoredTrace extends AddTrace {
   /** The first accepted proof, with which later ones are compared: one for each assembly and one for the run. */
   birth: boolean;
 }
+
+/** A sweep in a list: everything but its samples. */
+export type ListedTrace = Omit<StoredTrace, 'frequencyHz' | 's11' | 's21' | 's12' | 's22'>;
 
 /** A resonance read on any piece of the shop, with where and when. */
 export type LoggedTrim = TrimRecord & { runId: string; about: string; at: string };

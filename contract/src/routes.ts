@@ -14,27 +14,34 @@ import type {
   ReadPower,
   ReplaceJob,
   ReplaceRun,
+  ReplaceSite,
   ReplaceShopPractice,
   SweepSetup,
   GaugeSheetQuery,
   LabelSheetQuery,
 } from './requests.js';
 import type {
+  BackupSummary,
+  DeletedEntry,
+  DeletedRun,
   Health,
   InstrumentIdentity,
   InstrumentsDocument,
   JobDocument,
   JobSummary,
+  ListedTrace,
   LoggedEnd,
   LoggedTrim,
   MeasuredPower,
   MeasuredSweepData,
   ProgressDocument,
+  RestoredBackup,
   RevealedFault,
   RunDocument,
   RunSheet,
   ShopDocument,
   ShopPracticeDocument,
+  SiteDocument,
   StoredShopEntry,
   StoredTrace,
 } from './responses.js';
@@ -94,6 +101,7 @@ interface Bodies {
   ReadPower: ReadPower;
   ReplaceJob: ReplaceJob;
   ReplaceRun: ReplaceRun;
+  ReplaceSite: ReplaceSite;
   ReplaceShopPractice: ReplaceShopPractice;
   SweepSetup: SweepSetup;
 }
@@ -142,6 +150,18 @@ const fact = <Path extends string>(
 export const routes = {
   readHealth: get<Health>()('/api/health', 'Is the server up and its database answering?'),
 
+  listBackups: get<BackupSummary[]>()('/api/backups', 'Backups in the data folder, the newest first'),
+  makeBackup: make<BackupSummary>()('/api/backups', 'Back everything up, and check it by a scratch restore'),
+  readBackup: get<Blob>()('/api/backups/:name', 'A backup as a file'),
+  restoreSentBackup: ask<RestoredBackup>()(
+    '/api/backups/restore',
+    'Back up what stands, then put the backup which is sent in its place',
+  ),
+  restoreBackup: ask<RestoredBackup>()(
+    '/api/backups/:name/restore',
+    'Back up what stands, then put a backup of the data folder in its place',
+  ),
+
   listJobs: get<JobSummary[], { deleted?: boolean }>()(
     '/api/jobs',
     'Jobs; with deleted=true those which can be restored',
@@ -153,11 +173,21 @@ export const routes = {
     'Replace a job’s name, site and practice; 409 when the version is not the current one',
     'ReplaceJob',
   ),
+  readSite: get<SiteDocument>()('/api/jobs/:id/site', 'The place of a job: its points and ways'),
+  replaceSite: put<SiteDocument>()(
+    '/api/jobs/:id/site',
+    'Replace the place of a job; 409 with the current one when the version is not current',
+    'ReplaceSite',
+  ),
   removeJob: remove('/api/jobs/:id', 'Delete a job; it can be restored'),
   restoreJob: ask<JobDocument>()('/api/jobs/:id/restore', 'Restore a deleted job'),
   exportJob: get<JobFile>()('/api/jobs/:id/file', 'The whole job as one JSON file'),
   openDemo: keep('/api/jobs/demo', 'Fill an empty Kobran with the demo jobs and their shelf'),
-  importJob: make<JobDocument>()('/api/jobs/import', 'Add the job of a file as a new one', 'JobFile'),
+  importJob: make<JobDocument, { id?: string }>()(
+    '/api/jobs/import',
+    'Add the job of a file as a new one; under an id it is added once',
+    'JobFile',
+  ),
 
   listRuns: get<RunDocument[]>()('/api/jobs/:id/runs', 'The runs of a job'),
   createRun: make<RunDocument>()(
@@ -176,6 +206,10 @@ export const routes = {
     'ReplaceRun',
   ),
   removeRun: remove('/api/runs/:id', 'Delete a run; it can be restored'),
+  listDeletedRuns: get<DeletedRun[]>()(
+    '/api/deleted/runs',
+    'Deleted runs of jobs which stand, the newest first',
+  ),
   restoreRun: ask<RunDocument>()('/api/runs/:id/restore', 'Restore a deleted run'),
   addFact: fact(
     '/api/runs/:id/facts',
@@ -189,7 +223,11 @@ export const routes = {
     'KeepProgress',
   ),
 
-  listTraces: get<StoredTrace[]>()('/api/runs/:id/traces', 'The sweeps of a run, oldest first'),
+  listTraces: get<ListedTrace[]>()(
+    '/api/runs/:id/traces',
+    'The sweeps of a run without their samples, oldest first',
+  ),
+  readTrace: get<StoredTrace>()('/api/runs/:id/traces/:traceId', 'A sweep with its samples'),
   addTrace: keep('/api/runs/:id/traces', 'Keep a sweep; sent twice it is kept once', 'AddTrace'),
   makeBirth: keep(
     '/api/runs/:id/traces/:traceId/birth',
@@ -232,6 +270,11 @@ export const routes = {
     'PutShopEntry',
   ),
   removeShopEntry: remove('/api/shop/:kind/:id', 'Delete an entry; 409 while a run names it'),
+  listDeletedEntries: get<DeletedEntry[]>()(
+    '/api/deleted/entries',
+    'Entries of the shop which were deleted, the newest first',
+  ),
+  restoreShopEntry: keep('/api/shop/:kind/:id/restore', 'Restore a deleted entry'),
   importShop: ask<ShopDocument>()('/api/shop/import', 'Put many entries in, all or none', 'ImportShop'),
   readShopPractice: get<ShopPracticeDocument>()(
     '/api/practice',

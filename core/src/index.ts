@@ -14,4 +14,5 @@ export * from './train/index.js';
 export * from './route/index.js';
 export * from './practice/index.js';
 export * from './run/index.js';
+export * from './site/index.js';
 export * from './simulatedBench/index.js';

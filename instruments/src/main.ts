@@ -22,7 +22,7 @@ program
   .option('--seed <number>', 'which one of many: how it errs', whole(1e6), 7)
   .action(async (kind: InstrumentKind, options: { bench: string; port: number; seed: number }) => {
     const model = makeInstrument(kind, benchFile(options.bench), options.seed);
-    const { port } = await serve(model, options.port);
+    const { port } = await serve(model, options.port, process.env.KOBRAN_INSTRUMENT_TOKEN);
     process.stdout.write(`${kind} is at 127.0.0.1:${port}\n`);
     // Started by a server, it tells its port over the process channel and ends with it.
     if (process.send) {

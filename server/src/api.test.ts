@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { Response } from 'supertest';
 import { describe, expect, it } from 'vitest';
 import { createApp } from './app.js';
-import { demoServer } from './demoServer.fixture.js';
+import { configIn, demoServer } from './demoServer.fixture.js';
 import { tarrowmere } from './demo/tarrowmere.js';
 
 const [brackwater] = tarrowmere;
@@ -269,15 +269,7 @@ describe('the house itself', () => {
   });
 
   it('a folder already open is refused with what to do', async () => {
-    const second = createApp({
-      port: 0,
-      database: { folder },
-      demo: false,
-      webFolder: '/nowhere',
-      logLevel: 'silent',
-      benchFolder: '/nowhere',
-      instrumentHosts: [],
-    });
+    const second = createApp(configIn(folder));
     await expect(second).rejects.toThrow(/open in process \d+.*KOBRAN_DATA/s);
   });
 });

@@ -4,23 +4,25 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
-import { join } from 'node:path';
 import { pino, type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import sirv from 'sirv';
 import type { Config } from './config.js';
 import { openDatabase, type OpenDatabase } from './database/database.js';
 import { DatabaseModule } from './database/database.module.js';
 import { DurableWrites } from './database/durableWrites.js';
+import { BackupModule } from './backup/backup.module.js';
 import { seedDemo } from './demo/seedDemo.js';
 import { CuttingModule } from './cutting/cutting.module.js';
 import { ProblemFilter } from './errors/problem.filter.js';
 import { contractPipe } from './errors/validation.js';
 import { jsonBodies } from './gate/bodies.js';
+import { notTooMany } from './gate/notTooMany.js';
 import { freeBytes, onlyWithRoom } from './gate/roomOnDisk.js';
 import { sameOrigin } from './gate/sameOrigin.js';
 import { HealthModule } from './health/health.module.js';
 import { InstrumentsModule } from './instruments/instruments.module.js';
-import { PLACES } from './instruments/places.js';
+import { PLACES } from './places.js';
 import { JobsModule } from './jobs/jobs.module.js';
 import { serveOpenApi } from './openapi.js';
 import { PracticeModule } from './practice/practice.module.js';
@@ -52,6 +54,7 @@ class AppModule {
       imports: [
         DatabaseModule.with(database),
         PlacesModule.with(config),
+        BackupModule,
         CuttingModule,
         HealthModule,
         InstrumentsModule,
@@ -74,10 +77,17 @@ export interface RunningApp {
   stop: () => Promise<void>;
 }
 
-/** Builds the application on an opened database; it does not listen yet. */
-export async function createApp(config: Config): Promise<RunningApp> {
+/**
+ * Builds the application on a database; it does not listen yet.
+ *
+ * @param opening the database, where somebody has begun to open it already
+ */
+export async function createApp(
+  config: Config,
+  opening: Promise<OpenDatabase> = openDatabase(config.database),
+): Promise<RunningApp> {
   const logger = pino({ level: config.logLevel });
-  const database = await openDatabase(config.database);
+  const database = await opening;
   if (config.demo && (await seedDemo(database.db))) await database.durable();
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(database, config), {
     bodyParser: false,
@@ -87,12 +97,9 @@ export async function createApp(config: Config): Promise<RunningApp> {
   app.disable('x-powered-by');
   app.use(onlyLoopback);
   app.use(strictHeaders());
-  app.use(
-    pinoHttp({
-      logger,
-      customLogLevel: (_, response, error) => (error || response.statusCode >= 500 ? 'error' : 'debug'),
-    }),
-  );
+  app.use('/api', notTooMany());
+  // What fails is logged by the filter; every request only for who looks for something.
+  if (logger.isLevelEnabled('debug')) app.use(pinoHttp({ logger, useLevel: 'debug' }));
   app.use(sameOrigin);
   const { database: place } = config;
   if ('folder' in place) app.use(onlyWithRoom(() => freeBytes(place.folder)));
@@ -148,21 +155,27 @@ const strictHeaders = (): ReturnType<typeof helmet> =>
     strictTransportSecurity: false,
   });
 
-/** The built web application; every path which is not the API’s and not a file is a screen of it. */
+/** What the names of files carry their contents in never changes; the page which names them may at any time. */
+const cacheOf = (path: string): string =>
+  path.startsWith('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache';
+
+/**
+ * The built web application, as it was compressed when it was built; every path which is not the API’s and not a file is a screen of it.
+ */
 function serveWeb(app: NestExpressApplication, folder: string): void {
   if (!existsSync(folder)) return;
-  app.useStaticAssets(join(folder, 'assets'), {
-    prefix: '/assets/',
-    immutable: true,
-    maxAge: '1y',
-    fallthrough: true,
+  const files = sirv(folder, {
+    brotli: true,
+    gzip: true,
+    etag: true,
+    setHeaders: (response, path) => response.setHeader('Cache-Control', cacheOf(path)),
   });
-  app.useStaticAssets(folder, { index: false });
+  app.use(files);
   app.use((request: Request, response: Response, next: NextFunction) => {
-    const isScreen =
-      request.method === 'GET' && !request.path.startsWith('/api') && !request.path.startsWith('/assets/');
+    // An end is called `main.b`: a dot says nothing here.
+    const isScreen = ['GET', 'HEAD'].includes(request.method) && !/^\/(api|assets)(\/|$)/.test(request.path);
     if (!isScreen) return next();
-    response.setHeader('Cache-Control', 'no-cache');
-    response.sendFile(join(folder, 'index.html'));
+    request.url = '/';
+    files(request, response, next);
   });
 }

@@ -10,6 +10,8 @@ export interface Config {
   /** The built web application, served beside the API. */
   webFolder: string;
   logLevel: string;
+  /** Where backups are kept. */
+  backupFolder: string;
   /** Where the simulated bench keeps what lies on it. */
   benchFolder: string;
   /** Hosts beside this machine on which instruments may be connected. */
@@ -35,6 +37,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     demo: env.KOBRAN_DEMO === '1',
     webFolder: `${project}web/dist`,
     logLevel: env.KOBRAN_LOG ?? 'info',
+    backupFolder: `${folder}/backups`,
     benchFolder: `${folder}-bench`,
     instrumentHosts: (env.KOBRAN_INSTRUMENT_HOSTS ?? '')
       .split(',')

@@ -1,3 +1,4 @@
+import { MAX_KEPT_POINTS } from '@kobran/contract';
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule, type ApiBodyOptions, type OpenAPIObject } from '@nestjs/swagger';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
@@ -18,8 +19,12 @@ export const classSchemas = (refPointerPrefix: string): Record<string, JsonSchem
   validationMetadatasToSchemas({
     classTransformerMetadataStorage: classTransformer.defaultMetadataStorage,
     refPointerPrefix,
-    // The nested check beside them says it already.
-    additionalConverters: { isPart: {}, areParts: {} },
+    additionalConverters: {
+      // The nested check beside them says it already.
+      isPart: {},
+      areParts: {},
+      areSamples: { type: 'array', items: { type: 'number' }, maxItems: MAX_KEPT_POINTS },
+    },
   });
 
 /** Serves the description of the API at /api/docs and as JSON at /api/docs-json. */
@@ -29,14 +34,13 @@ export function serveOpenApi(app: INestApplication): void {
     .setDescription('Jobs, runs, readings and log. Every error is {code, message, where, remedy}.')
     .setVersion('1')
     .build();
-  const document = SwaggerModule.createDocument(app, config);
-  const schemas = classSchemas('#/components/schemas/');
-  const described: OpenAPIObject = {
-    ...document,
-    components: {
-      ...document.components,
-      schemas: schemas,
-    },
+  // Drawn when somebody looks at it: nobody waits for it at the start.
+  const described = (): OpenAPIObject => {
+    const document = SwaggerModule.createDocument(app, config);
+    return {
+      ...document,
+      components: { ...document.components, schemas: classSchemas('#/components/schemas/') },
+    };
   };
   SwaggerModule.setup('api/docs', app, described);
 }

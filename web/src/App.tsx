@@ -8,6 +8,7 @@ import {
 } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
+import { fetchBackground } from './background/openBackground.js';
 import { usePreferences } from './ui/Preferences.js';
 import { DeviceProvider } from './store/Device.js';
 import { Board } from './screens/board/Board.js';
@@ -15,7 +16,7 @@ import { ErrorBoundary } from './ui/ErrorBoundary.js';
 import { Message } from './ui/Message.js';
 
 /** Screens come after the board: each is a script of its own, and all are fetched once the first page stands. */
-const scripts: (() => Promise<unknown>)[] = [() => import('./store/readParcel.js')];
+const scripts: (() => Promise<unknown>)[] = [() => import('./store/readParcel.js'), fetchBackground];
 
 function screen<Name extends string>(
   load: () => Promise<Record<Name, ComponentType>>,
@@ -35,6 +36,7 @@ const ReelsScreen = screen(() => import('./screens/reels/ReelsScreen.js'), 'Reel
 const RepairScreen = screen(() => import('./screens/repair/RepairScreen.js'), 'RepairScreen');
 const PracticeScreen = screen(() => import('./screens/practice/PracticeScreen.js'), 'PracticeScreen');
 const ShopPracticeScreen = screen(() => import('./screens/practice/PracticeScreen.js'), 'ShopPracticeScreen');
+const BackupsScreen = screen(() => import('./screens/backups/BackupsScreen.js'), 'BackupsScreen');
 const EndsScreen = screen(() => import('./screens/ends/EndsScreen.js'), 'EndsScreen');
 const CalibrateScreen = screen(() => import('./screens/calibrate/CalibrateScreen.js'), 'CalibrateScreen');
 const CutScreen = screen(() => import('./screens/cut/CutScreen.js'), 'CutScreen');
@@ -43,6 +45,7 @@ const ProveScreen = screen(() => import('./screens/prove/ProveScreen.js'), 'Prov
 const RehearseScreen = screen(() => import('./screens/rehearse/RehearseScreen.js'), 'RehearseScreen');
 const RouteScreen = screen(() => import('./screens/route/RouteScreen.js'), 'RouteScreen');
 const GroundScreen = screen(() => import('./screens/ground/GroundScreen.js'), 'GroundScreen');
+const SiteScreen = screen(() => import('./screens/site/SiteScreen.js'), 'SiteScreen');
 const SealScreen = screen(() => import('./screens/seal/SealScreen.js'), 'SealScreen');
 const HandoverScreen = screen(() => import('./screens/handover/HandoverScreen.js'), 'HandoverScreen');
 const CatalogScreen = screen(() => import('./screens/catalog/CatalogScreen.js'), 'CatalogScreen');
@@ -80,10 +83,12 @@ export function App(): ReactNode {
             <Route path="/" element={<Board />} />
             <Route path="/jobs/:jobId/new" element={<NewRunScreen />} />
             <Route path="/jobs/:jobId/practice" element={<PracticeScreen />} />
+            <Route path="/jobs/:jobId/site" element={<SiteScreen />} />
             <Route path="/jobs/:jobId/reels" element={<ReelsScreen />} />
             <Route path="/practice" element={<ShopPracticeScreen />} />
             <Route path="/ends" element={<EndsScreen />} />
             <Route path="/instruments" element={<InstrumentsScreen />} />
+            <Route path="/backups" element={<BackupsScreen />} />
             <Route path="/calibrate" element={<CalibrateScreen />} />
             <Route path="/catalog" element={<CatalogScreen />} />
             <Route path="/catalog/:kind" element={<CatalogScreen />} />

@@ -11,6 +11,7 @@ import {
   type ShopKind,
 } from '@kobran/core';
 import Papa from 'papaparse';
+import { csvOf, FORMULA, type Cell } from './csv.js';
 import { readShopEntry } from './readShopEntry.js';
 
 /** The open files of the catalogue: JSON and CSV. */
@@ -18,8 +19,6 @@ import { readShopEntry } from './readShopEntry.js';
 export const CATALOG_SCHEMA = 'kobran-catalog/1';
 /** More entries than any shop has. */
 export const MAX_ENTRIES = 5000;
-
-type Cell = string | number | boolean | null;
 
 /** Columns of each kind in the CSV file, and what stands in them. A part's pins and an adapter's faces are spread over columns. */
 const columns = {
@@ -107,8 +106,6 @@ const MAX_PINS = 4;
 export const catalogToJson = (entries: readonly ShopEntry[]): string =>
   `${JSON.stringify({ schema: CATALOG_SCHEMA, entries }, null, 1)}\n`;
 
-/** What a spreadsheet takes for a formula. */
-const FORMULA = /^[=+\-@\t\r]/;
 const unmarked = (cell: string): string =>
   cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell;
 
@@ -116,10 +113,10 @@ const unmarked = (cell: string): string =>
 export function catalogToCsv(entries: readonly ShopEntry[]): string {
   const rows = entries.map(toRow);
   const names = [...new Set(['kind', ...rows.flatMap((row) => Object.keys(row))])];
-  return Papa.unparse(
-    { fields: names, data: rows.map((row) => names.map((name) => row[name] ?? '')) },
-    // A cell which a spreadsheet would take for a formula is marked as text, and the mark is taken off on reading.
-    { newline: '\n', escapeFormulae: FORMULA },
+  // The mark of text which looks like a formula is taken off on reading.
+  return csvOf(
+    names,
+    rows.map((row) => names.map((name) => row[name] ?? '')),
   );
 }
 

@@ -27,18 +27,18 @@ import {
   housingKinds,
   legKinds,
   noisePlaces,
+  slackCauses,
   toleranceUnits,
   zones,
   type FaceCode,
   type LegKind,
   type Zone,
 } from '@kobran/core';
+import { ID, ID_MESSAGE } from './ids.js';
 import { AreParts, IsPart } from './parts.js';
 
 /** The limits of a design, member by member; what each member means is said in core. */
 
-const ID = /^[a-z0-9][a-z0-9-]{0,39}$/;
-const ID_MESSAGE = '$property must be 1 to 40 of a–z, 0–9 and -, got “$value”';
 const number = { allowNaN: false, allowInfinity: false };
 
 export class Band implements core.Band {
@@ -169,6 +169,16 @@ export class Leg implements core.Leg {
   @IsOptional() @IsNumber(number) @Min(1) @Max(10_000) bendRadiusMm?: number;
 }
 
+export class WaySlack implements core.WaySlack {
+  @IsIn(slackCauses) cause!: core.SlackCause;
+  @IsNumber(number) @Min(0) @Max(100) lengthM!: number;
+}
+
+export class RouteStep implements core.RouteStep {
+  @Matches(ID, { message: ID_MESSAGE }) way!: string;
+  @IsArray() @ArrayMaxSize(slackCauses.length) @AreParts() @Type(() => WaySlack) slack!: WaySlack[];
+}
+
 export class Housing implements core.Housing {
   @IsString() @MaxLength(90) joint!: string;
   @IsIn(housingKinds) kind!: core.Housing['kind'];
@@ -196,6 +206,12 @@ export class Design implements core.Design {
   })
   pieces!: core.AnyPiece[];
   @IsArray() @ArrayMaxSize(MAX_LEGS) @AreParts() @Type(() => Leg) legs!: Leg[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MAX_LEGS)
+  @AreParts()
+  @Type(() => RouteStep)
+  route?: RouteStep[];
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MAX_PIECES)

@@ -15,7 +15,6 @@ import {
   IsArray,
   IsIn,
   IsInt,
-  IsISO8601,
   IsNumber,
   IsObject,
   IsOptional,
@@ -28,6 +27,7 @@ import {
   ValidateIf,
 } from 'class-validator';
 import { IsRecordOf } from './isRecordOf.js';
+import { IsMoment } from './kept.js';
 import { IsPart } from './parts.js';
 
 /** The limits of every kind of fact; what each member means is said in core. */
@@ -40,7 +40,7 @@ export class SignedFact {
   @IsUUID() id!: string;
   @IsString() @Length(1, 40) kind!: FactKindId;
   @IsString() @MaxLength(60) by!: string;
-  @IsISO8601({ strict: true }) at!: string;
+  @IsMoment() at!: string;
   @IsOptional() @IsString() @MaxLength(500) wording?: string;
 }
 

@@ -6,7 +6,6 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
-  IsISO8601,
   IsObject,
   IsOptional,
   IsString,
@@ -14,6 +13,7 @@ import {
   MaxLength,
 } from 'class-validator';
 import { AddTrace, ShopFileEntry } from '../requests.js';
+import { IsMoment } from './kept.js';
 import { Practice } from './practice.js';
 import { factOfLogEntry, factOfReading } from './upgradeFacts.js';
 import { AreParts, IsPart } from './parts.js';
@@ -43,10 +43,12 @@ export class JobFileRun {
 export class JobFile {
   @IsIn([JOB_FILE_SCHEMA], { message: `schema must be “${JOB_FILE_SCHEMA}” or an older one` })
   schema!: string;
-  @IsISO8601() exportedAt!: string;
+  @IsMoment() exportedAt!: string;
   @IsString() @Length(1, 120) name!: string;
   @IsString() @MaxLength(200) site!: string;
   @IsPart() @Type(() => Practice) practice!: Practice;
+  /** Points and ways, read by `readSite`; jobs without a drawn place have none. */
+  @IsOptional() @IsObject() place?: object;
   /** Own catalogue entries which the designs name, so that the file stands by itself. */
   @IsOptional()
   @IsArray()

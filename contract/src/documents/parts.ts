@@ -1,4 +1,5 @@
 import { buildMessage, ValidateBy, ValidateNested } from 'class-validator';
+import { MAX_KEPT_POINTS } from '../limits.js';
 
 /** Class-validator’s own check of nested objects lets a missing one pass, and a list in the place of an object. */
 
@@ -29,3 +30,11 @@ export const AreParts = (): PropertyDecorator => (target, key) => {
     'a list of objects',
   )(target, key);
 };
+
+/** Samples of a sweep: numbers, looked at in one pass, for there are many. */
+export const AreSamples = (): PropertyDecorator =>
+  check(
+    'areSamples',
+    (value) => Array.isArray(value) && value.length <= MAX_KEPT_POINTS && value.every(Number.isFinite),
+    `a list of at most ${MAX_KEPT_POINTS} numbers`,
+  );

@@ -24,8 +24,8 @@ export function readAs<T extends object>(
 
 /** Class-validator's tree as flat problems with paths such as `pieces[2].lengthM`. */
 export function problemsOf(error: ValidationError, parent: string): Problem[] {
-  const own = /^\d+$/.test(error.property)
-    ? `${parent}[${error.property}]`
+  const own = /^\d+$|^$/.test(error.property)
+    ? `${parent}[${error.property === '' ? '""' : error.property}]`
     : parent
       ? `${parent}.${error.property}`
       : error.property;

@@ -12,20 +12,26 @@ export function highsSolver(
   onBound: (found: number, bound: number) => void = () => undefined,
 ): MilpSolver {
   const { callbackType, modelStatus } = highs.constants;
-  return (program, limitS) =>
-    Promise.resolve(
-      highs.withModel({ format: 'lp', data: program }, (model): MilpSolution => {
-        model.options.set({ time_limit: limitS, output_flag: false });
-        const run = model.run({
-          [callbackType.mipLogging]: ({ data }) => {
-            onBound(data.mip_primal_bound ?? Infinity, data.mip_dual_bound ?? 0);
-          },
-        });
-        return {
-          proved: run.modelStatus === modelStatus.optimal,
-          bound: Number(model.info.get('mip_dual_bound')),
-          values: model.getSolution().colValue,
-        };
-      }),
-    );
+  const run = (program: string, limitS: number, presolve: 'choose' | 'off'): MilpSolution =>
+    highs.withModel({ format: 'lp', data: program }, (model): MilpSolution => {
+      model.options.set({ time_limit: limitS, output_flag: false, presolve });
+      const done = model.run({
+        [callbackType.mipLogging]: ({ data }) => {
+          onBound(data.mip_primal_bound ?? Infinity, data.mip_dual_bound ?? 0);
+        },
+      });
+      return {
+        proved: done.modelStatus === modelStatus.optimal,
+        bound: Number(model.info.get('mip_dual_bound')),
+        values: model.getSolution().colValue,
+      };
+    });
+  return async (program, limitS) => {
+    try {
+      return await Promise.resolve(run(program, limitS, 'choose'));
+    } catch {
+      // Some programs it cannot put back together after having made them smaller (version 1.15: status -1); without that they are solved.
+      return run(program, limitS, 'off');
+    }
+  };
 }

@@ -7,6 +7,8 @@ import { formatResistance } from './resistance.js';
 /** Exact, by the international yard and pound agreement of 1959. */
 const KG_PER_POUND = 0.45359237;
 
+const NEWTONS_PER_POUND = KG_PER_POUND * 9.80665;
+
 export type FigureUnit =
   | 'm'
   | 'cut'
@@ -21,6 +23,7 @@ export type FigureUnit =
   | 'count'
   | 'minute'
   | 'kg'
+  | 'N'
   | 'times';
 
 /** A number which can answer for itself: unit, spread and where it comes from. */
@@ -86,6 +89,10 @@ const formats: Record<FigureUnit, (value: number, system: UnitSystem) => string>
   count: (value) => String(Math.round(value)),
   kg: (value, system) =>
     system === 'metric' ? `${value.toFixed(1)} kg` : `${(value / KG_PER_POUND).toFixed(1)} lb`,
+  N: (value, system) =>
+    system === 'metric'
+      ? `${value < 100 ? value.toFixed(0) : Math.round(value / 10) * 10} N`
+      : `${(value / NEWTONS_PER_POUND).toFixed(0)} lbf`,
   times: (value) => `${value < 10 ? value.toFixed(1) : Math.round(value)} ×`,
   minute: (value) => `${Math.round(value)} min`,
 };

@@ -1,5 +1,5 @@
 export { fail, isObject, ok, type Problem, type Result } from './result.js';
-export { METRES_PER_FOOT, METRES_PER_INCH, formatLength, parseLength } from './length.js';
+export { METRES_PER_FOOT, METRES_PER_INCH, formatLength, parseLength, parsePosition } from './length.js';
 export type { LengthStyle, LengthUnit, UnitSystem } from './length.js';
 export { parseCelsius } from './celsius.js';
 export { parseDegrees } from './degrees.js';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { formatLength, parseLength } from './index.js';
+import { formatLength, parseLength, parsePosition } from './index.js';
 
 const metres = (text: string, unit?: 'm' | 'mm' | 'ft' | 'in'): number => {
   const read = parseLength(text, unit ? { unit } : {});
@@ -94,4 +94,21 @@ describe('writing a length', () => {
       ),
     );
   });
+});
+
+// Arithmetic; the foot of 1959 is 0.3048 m.
+describe('a place on either side of a mark', () => {
+  it.each([
+    ['-50 cm', -0.5],
+    ['−2', -2],
+    ['3', 3],
+    ['-1\' 6"', -0.4572],
+    ['-0', 0],
+  ])('%s', (text, metres) => {
+    const read = parsePosition(text, 'm');
+    expect(read.ok && read.value).toBeCloseTo(metres, 12);
+  });
+  it.each(['', '-', '--1', '1-1', 'up'])('“%s” is none', (text) =>
+    expect(parsePosition(text, 'm').ok).toBe(false),
+  );
 });

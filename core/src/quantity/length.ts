@@ -157,3 +157,16 @@ function inchFraction(units: number, fraction: number): string {
   }
   return whole === 0 ? `${num}/${den}` : `${whole} ${num}/${den}`;
 }
+
+/**
+ * Reads a length which may lie on either side of a mark: `-0.5 m` is below or before it.
+ *
+ * @param unit of a bare number
+ * @returns metres, -10 000 to 10 000
+ * @example parsePosition('-50 cm', 'm') // { ok: true, value: -0.5 }
+ */
+export function parsePosition(text: string, unit: LengthUnit): Result<number> {
+  const [, sign, rest] = /^\s*([-−]?)(.*)$/s.exec(text) ?? ['', '', text];
+  const read = parseLength(rest, { unit, allowZero: true });
+  return read.ok && sign !== '' ? ok(read.value === 0 ? 0 : -read.value) : read;
+}

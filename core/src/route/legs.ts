@@ -5,6 +5,7 @@ export type Zone = (typeof zones)[number];
 
 export const legKinds = [
   'indoor tray',
+  'riser',
   'wall feed-through',
   'surface clipped',
   'aerial',
@@ -12,6 +13,7 @@ export const legKinds = [
   'duct',
   'tower leg',
   'rotator loop',
+  'boat deck or mast',
 ] as const;
 export type LegKind = (typeof legKinds)[number];
 

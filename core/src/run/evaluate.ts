@@ -7,6 +7,7 @@ import { slackOf } from './facts/slack.js';
 import { harmlessOnly } from './harmlessOnly.js';
 import type { RunState } from './runState.js';
 import { seenOf } from './seen.js';
+import { siteOwnsLegs } from './siteOwnsLegs.js';
 import { sentences } from './sheet/headline.js';
 import { figures, jointSheet, pieceSheet } from './sheet/lineSheets.js';
 import type { SheetBody } from './sheet/sheet.js';
@@ -38,7 +39,7 @@ export function evaluate(given: Design, cool: Catalog, state: RunState): Sheet {
   const assemblies = assembliesOf(design);
   const receiveOnly = isReceiveOnly(design);
   const swept = over(frequencies(lowHz, topHz, sweepPoints));
-  const snags = harmlessOnly(snagsOf(context), given, (changed) =>
+  const snags = harmlessOnly(siteOwnsLegs(snagsOf(context), given), given, (changed) =>
     snagsOf(seenOf(changed, cool, state).context),
   );
   const parts = {

@@ -81,7 +81,7 @@ describe('a remedy never makes something worse', () => {
       }),
       { numRuns: 20 },
     );
-  }, 60_000);
+  });
 
   // RG-59 has no jacket for earth: cheaper it may be.
   it('no cable which may not lie in earth is offered for a buried run', () => {

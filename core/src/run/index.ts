@@ -12,6 +12,8 @@ export {
   MAX_LEGS,
   MAX_LOAD_POINTS,
   MAX_PIECES,
+  slackCauses,
+  usualSlackM,
 } from './design/design.js';
 export type {
   AdapterPiece,
@@ -26,9 +28,12 @@ export type {
   Piece,
   Preamplifier,
   RadioPort,
+  RouteStep,
   SeriesLoad,
   Service,
+  SlackCause,
   Spot,
+  WaySlack,
 } from './design/design.js';
 export type { AnyPiece, End, Target } from './design/design.js';
 export { signOffProblem } from './stages/index.js';
@@ -82,7 +87,7 @@ export { snagRules } from './snags/index.js';
 export { WORN_SHARE } from './snags/wornPort.js';
 export { compareSheets, type SheetDifference } from './advise/compareSheets.js';
 export { fitJoint } from './edit/fitJoint.js';
-export { article, type Way } from './edit/waysToJoin.js';
+export { article, type WayToJoin } from './edit/waysToJoin.js';
 export { stageHeadline, stages, type Stage, type StageState } from './stages/index.js';
 export type { StageId } from './design/stageId.js';
 export { sweepFindings, type MeasuredSweep } from './wave/findings.js';

@@ -5,7 +5,7 @@ import { and, eq, inArray, isNull } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
 import { facts, runs, shopEntries } from '../database/schema.js';
-import { notFound, problem } from '../errors/problem.js';
+import { notFound, problem, type ProblemException } from '../errors/problem.js';
 import { FactsService } from '../facts/facts.service.js';
 import { ShopService } from '../shop/shop.service.js';
 
@@ -48,30 +48,42 @@ export class CuttingService {
         .onConflictDoNothing()
         .returning({ id: facts.id });
       if (logged.length === 0) return;
-      const rows = await tx.select().from(shopEntries).where(eq(shopEntries.kind, 'reel'));
+      const rows = await tx.select().from(shopEntries).where(eq(shopEntries.kind, 'reel')).for('update');
       const versions = new Map(rows.map((row) => [row.id, row.version]));
       const changed = standing.find(({ id, version }) => versions.get(id) !== version);
       const added = reels.find(
         ({ data }) => versions.has(data.id) && standing.every(({ id }) => id !== data.id),
       );
       const stale = changed?.id ?? added?.data.id;
-      if (stale !== undefined)
-        throw problem(409, {
-          code: 'reel.stale',
-          message: `Reel ${stale} was changed since the plan was made.`,
-          where: 'standing',
-          remedy: 'Plan again: the shelf is read anew.',
-        });
+      if (stale !== undefined) throw staleReel(stale);
       for (const id of remove)
         await tx.delete(shopEntries).where(and(eq(shopEntries.kind, 'reel'), eq(shopEntries.id, id)));
       for (const { data } of reels) {
-        const version = (versions.get(data.id) ?? 0) + 1;
-        await tx
-          .insert(shopEntries)
-          .values({ kind: 'reel', id: data.id, data, version })
-          .onConflictDoUpdate({ target: [shopEntries.kind, shopEntries.id], set: { data, version } });
+        const stood = versions.get(data.id);
+        const kept =
+          stood === undefined
+            ? await tx
+                .insert(shopEntries)
+                .values({ kind: 'reel', id: data.id, data })
+                .onConflictDoNothing()
+                .returning({ id: shopEntries.id })
+            : await tx
+                .update(shopEntries)
+                .set({ data, version: stood + 1 })
+                .where(and(eq(shopEntries.kind, 'reel'), eq(shopEntries.id, data.id)))
+                .returning({ id: shopEntries.id });
+        // Somebody else put a new one there meanwhile.
+        if (kept.length === 0) throw staleReel(data.id);
       }
     });
     this.shop.changed();
   }
 }
+
+const staleReel = (id: string): ProblemException =>
+  problem(409, {
+    code: 'reel.stale',
+    message: `Reel ${id} was changed since the plan was made.`,
+    where: 'standing',
+    remedy: 'Plan again: the shelf is read anew.',
+  });

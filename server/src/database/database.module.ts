@@ -1,5 +1,6 @@
 import { Global, Module, type DynamicModule } from '@nestjs/common';
 import type { OpenDatabase } from './database.js';
+import { ShopChanges } from './shopChanges.js';
 
 /** Token of the open database, since an interface leaves no trace at run time. */
 export const DATABASE = Symbol('database');
@@ -7,7 +8,14 @@ export const DATABASE = Symbol('database');
 @Global()
 @Module({})
 export class DatabaseModule {
-  static with({ db }: OpenDatabase): DynamicModule {
-    return { module: DatabaseModule, providers: [{ provide: DATABASE, useValue: db }], exports: [DATABASE] };
+  static with({ db, shopChanges }: OpenDatabase): DynamicModule {
+    return {
+      module: DatabaseModule,
+      providers: [
+        { provide: DATABASE, useValue: db },
+        { provide: ShopChanges, useValue: shopChanges },
+      ],
+      exports: [DATABASE, ShopChanges],
+    };
   }
 }

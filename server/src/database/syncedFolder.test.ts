@@ -43,7 +43,7 @@ describe('the embedded database reaches the disk', () => {
     const shared = syncs.count - alone;
     expect(shared).toBeGreaterThan(0);
     expect(shared).toBeLessThanOrEqual(50 / 3);
-  }, 30_000);
+  });
 
   it('a folder without its version is refused in words and left as it is; what a killed engine left behind is no hindrance', async () => {
     await start();
@@ -57,7 +57,7 @@ describe('the embedded database reaches the disk', () => {
     writeFileSync(join(data, 'postmaster.pid'), '');
     const { db } = await start();
     await note(db, 'after all');
-  }, 30_000);
+  });
 
   it('an unpacking which was cut off begins anew', async () => {
     mkdirSync(join(folder, 'database/base'), { recursive: true });
@@ -65,7 +65,7 @@ describe('the embedded database reaches the disk', () => {
     const { db } = await start();
     await note(db, 'first');
     expect(readdirSync(folder)).not.toContain('database.unpacking');
-  }, 30_000);
+  });
 });
 
 describe('writers share a sync', () => {

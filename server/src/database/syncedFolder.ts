@@ -79,7 +79,7 @@ export async function openSynced(dataDir: string, image: Blob | undefined): Prom
   const missing = ESSENTIAL.filter((name) => !existsSync(join(dataDir, name)));
   if (missing.length > 0)
     throw new Error(
-      `The database in ${dataDir} is damaged: ${missing.join(', ')} is missing. It is left as it is. Put the folder back from a copy, or set KOBRAN_DATA to another folder to begin an empty one.`,
+      `The database in ${dataDir} is damaged: ${missing.join(', ')} is missing. It is left as it is. Put the folder back from a copy or a backup, or set KOBRAN_DATA to another folder to begin an empty one.`,
     );
   for (const name of STALE) rmSync(join(dataDir, name), { force: true });
   return PGlite.create({ fs: new SyncedFiles(dataDir), startParams });

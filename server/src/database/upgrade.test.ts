@@ -10,6 +10,7 @@ import { fileURLToPath } from 'node:url';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { createApp, type RunningApp } from '../app.js';
+import { configIn } from '../demoServer.fixture.js';
 import { preparedImage } from './image.js';
 
 /** Rows of every table as version 0006 wrote them, with the demo jobs, and one line of every kind its log knew. */
@@ -93,15 +94,7 @@ async function olderFolder(): Promise<void> {
 }
 
 const start = async (): Promise<void> => {
-  kobran.running = await createApp({
-    port: 0,
-    database: { folder: join(folder, 'data') },
-    demo: true,
-    webFolder: '/nowhere',
-    logLevel: 'silent',
-    benchFolder: join(folder, 'bench'),
-    instrumentHosts: [],
-  });
+  kobran.running = await createApp(configIn(join(folder, 'data'), { demo: true }));
 };
 
 beforeAll(async () => {
@@ -170,6 +163,17 @@ describe('a data folder of an older version', () => {
     const births = traces.filter(({ birth, pieceId }) => birth && pieceId === data.pieceId);
     expect(births).toHaveLength(1);
     expect(traces.length).toBe(rows.traces.filter((row) => row.run_id === runId).length + 1);
+  });
+
+  it('samples which stood in the document are read as they were', async () => {
+    const {
+      run_id: runId,
+      id: traceId,
+      data,
+    } = rows.traces[0] as Record<string, string> & { data: StoredTrace };
+    const trace = (await api().get(`/api/runs/${runId}/traces/${traceId}`).expect(200)).body as StoredTrace;
+    expect(trace.frequencyHz).toEqual(data.frequencyHz);
+    expect(trace.s11).toEqual(data.s11);
   });
 
   it('opens again just so: the upgrade is done once', async () => {

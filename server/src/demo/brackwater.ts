@@ -1,9 +1,13 @@
-import { DESIGN_SCHEMA, defaultPractice, type Design } from '@kobran/core';
+import { DESIGN_SCHEMA, defaultPractice, onSite, type Design } from '@kobran/core';
+import { brackwaterRoutes, brackwaterSite } from './brackwaterSite.js';
 import { vhfFacts } from './brackwaterHistory.js';
 import { vhfTraces } from './vhfTraces.js';
 import { nothingYet, type DemoJob } from './demoJob.js';
 
-const vhfVoice: Design = {
+/** With the legs its ways give, so that it says the same without them. */
+const onTheSite = (design: Design): Design => onSite(design, brackwaterSite);
+
+const vhfVoice = onTheSite({
   schema: DESIGN_SCHEMA,
   name: 'VHF voice, hut to mast dipole',
   service: {
@@ -37,30 +41,11 @@ const vhfVoice: Design = {
       b: { part: 'n-plug-crimp-10mm' },
     },
   ],
-  legs: [
-    { id: 'bench', name: 'the bench tray', kind: 'indoor tray', zone: 'dry', lengthM: 1.9, slackM: 0.3 },
-    {
-      id: 'box',
-      name: 'the entry box',
-      kind: 'wall feed-through',
-      zone: 'sheltered',
-      lengthM: 0.5,
-      slackM: 0.2,
-    },
-    { id: 'duct', name: 'the duct to the mast', kind: 'duct', zone: 'buried', lengthM: 9, slackM: 0.3 },
-    {
-      id: 'tower',
-      name: 'the mast',
-      kind: 'tower leg',
-      zone: 'outdoor',
-      lengthM: 10.8,
-      slackM: 0.8,
-      bendRadiusMm: 100,
-    },
-  ],
-};
+  legs: [],
+  route: brackwaterRoutes.vhf,
+});
 
-const uhfLink: Design = {
+const uhfLink = onTheSite({
   schema: DESIGN_SCHEMA,
   name: 'UHF link, hut to yagi',
   service: {
@@ -94,20 +79,9 @@ const uhfLink: Design = {
       b: { part: 'uhf-plug-crimp-10mm' },
     },
   ],
-  legs: [
-    { id: 'rack', name: 'the rack', kind: 'indoor tray', zone: 'dry', lengthM: 1, slackM: 0.2 },
-    {
-      id: 'wall',
-      name: 'the wall entry',
-      kind: 'wall feed-through',
-      zone: 'sheltered',
-      lengthM: 0.6,
-      slackM: 0.4,
-    },
-    { id: 'duct', name: 'the duct to the mast', kind: 'duct', zone: 'buried', lengthM: 9, slackM: 0.5 },
-    { id: 'tower', name: 'the mast', kind: 'tower leg', zone: 'outdoor', lengthM: 13.5, slackM: 0.8 },
-  ],
-};
+  legs: [],
+  route: brackwaterRoutes.uhf,
+});
 
 const hfFallback: Design = {
   schema: DESIGN_SCHEMA,
@@ -205,7 +179,7 @@ const dataRadio: Design = {
   ],
 };
 
-const weatherReceiver: Design = {
+const weatherReceiver = onTheSite({
   schema: DESIGN_SCHEMA,
   name: 'Weather picture receiver, hut to mast preamplifier',
   service: {
@@ -241,26 +215,16 @@ const weatherReceiver: Design = {
       b: { part: 'f-plug-compression-10mm75' },
     },
   ],
-  legs: [
-    { id: 'rack', name: 'the rack', kind: 'indoor tray', zone: 'dry', lengthM: 2.6, slackM: 0.3 },
-    {
-      id: 'wall',
-      name: 'the wall entry',
-      kind: 'wall feed-through',
-      zone: 'sheltered',
-      lengthM: 0.6,
-      slackM: 0.2,
-    },
-    { id: 'duct', name: 'the duct to the mast', kind: 'duct', zone: 'buried', lengthM: 9, slackM: 0.4 },
-    { id: 'tower', name: 'the mast', kind: 'tower leg', zone: 'outdoor', lengthM: 12.8, slackM: 0.8 },
-  ],
-};
+  legs: [],
+  route: brackwaterRoutes.weather,
+});
 
 /** The base: a hut at the sluice and its mast. */
 export const brackwater: DemoJob = {
   id: '7a0e1d00-0000-4000-8000-00000000b001',
   name: 'Brackwater Sluice',
   site: 'Tarrowmere Flood Watch, base hut and mast',
+  place: brackwaterSite,
   practice: {
     ...defaultPractice,
     diesMm: [3.25, 5.4, 6.5, 10.9],

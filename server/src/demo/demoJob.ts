@@ -1,5 +1,5 @@
 import type { StoredTrace } from '@kobran/contract';
-import { noFacts, type Design, type Facts, type Practice } from '@kobran/core';
+import { noFacts, type Design, type Facts, type Practice, type Site } from '@kobran/core';
 
 /** The shape of the demo’s data. */
 
@@ -15,6 +15,7 @@ export interface DemoJob {
   name: string;
   site: string;
   practice: Practice;
+  place?: Site;
   runs: DemoRun[];
 }
 

@@ -4,18 +4,11 @@ import { join } from 'node:path';
 import request from 'supertest';
 import { expect, it } from 'vitest';
 import { createApp } from '../app.js';
+import { configIn } from '../demoServer.fixture.js';
 
 it('an empty Kobran opens the demo once; one with jobs, deleted or not, is left alone', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'kobran-test-'));
-  const running = await createApp({
-    port: 0,
-    database: { folder },
-    demo: false,
-    webFolder: '/nowhere',
-    logLevel: 'silent',
-    benchFolder: join(folder, 'on-the-bench'),
-    instrumentHosts: [],
-  });
+  const running = await createApp(configIn(folder));
   const api = request(running.app.getHttpServer());
   const names = async (): Promise<string[]> =>
     ((await api.get('/api/jobs').expect(200)).body as { name: string }[]).map(({ name }) => name);

@@ -1,7 +1,12 @@
+import { sql } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
 import { facts, jobs, runs, shopEntries, traces } from '../database/schema.js';
+import { traceRow } from '../traces/traceRow.js';
 import { shopShelf } from './shopShelf.js';
 import { tarrowmere } from './tarrowmere.js';
+
+/** Any number, the same for every Kobran. */
+const DEMO_LOCK = 4_780_002;
 
 /**
  * Fills an empty database with the demo jobs; one with any job, deleted or not, is left alone.
@@ -9,20 +14,21 @@ import { tarrowmere } from './tarrowmere.js';
  * @returns whether it was empty; what the shop has on its own shelf stays as it is
  */
 export async function seedDemo(db: Database): Promise<boolean> {
-  const [any] = await db.select({ id: jobs.id }).from(jobs).limit(1);
-  if (any) return false;
-  let moment = Date.now();
-  await db.transaction(async (tx) => {
+  return db.transaction(async (tx) => {
+    // Of two who begin at once the second finds what the first has put in.
+    await tx.execute(sql`select pg_advisory_xact_lock(${DEMO_LOCK})`);
+    const [any] = await tx.select({ id: jobs.id }).from(jobs).limit(1);
+    if (any) return false;
     await tx
       .insert(shopEntries)
       .values(shopShelf.map(({ kind, data }) => ({ kind, id: data.id, data })))
       .onConflictDoNothing();
-    for (const { id, name, site, practice, runs: demoRuns } of tarrowmere) {
-      await tx.insert(jobs).values({ id, name, site, practice, createdAt: new Date(moment++).toISOString() });
+    for (const { id, name, site, practice, place, runs: demoRuns } of tarrowmere) {
+      await tx
+        .insert(jobs)
+        .values({ id, name, site, practice, ...(place ? { place, placeVersion: 1 } : {}) });
       for (const run of demoRuns) {
-        await tx
-          .insert(runs)
-          .values({ id: run.id, jobId: id, design: run.design, createdAt: new Date(moment++).toISOString() });
+        await tx.insert(runs).values({ id: run.id, jobId: id, design: run.design });
         const rows = run.facts.map(({ id: factId, kind, by, at, ...body }) => ({
           id: factId,
           runId: run.id,
@@ -32,17 +38,9 @@ export async function seedDemo(db: Database): Promise<boolean> {
           body,
         }));
         if (rows.length > 0) await tx.insert(facts).values(rows);
-        for (const { birth, ...trace } of run.traces ?? [])
-          await tx.insert(traces).values({
-            id: trace.id,
-            runId: run.id,
-            at: trace.at,
-            pieceId: trace.pieceId,
-            birth,
-            data: trace,
-          });
+        for (const trace of run.traces ?? []) await tx.insert(traces).values(await traceRow(run.id, trace));
       }
     }
+    return true;
   });
-  return true;
 }

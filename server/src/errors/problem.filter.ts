@@ -20,6 +20,9 @@ export class ProblemFilter implements ExceptionFilter {
     if (error instanceof ProblemException) return { status: error.getStatus(), problem: error.problem };
     if (error instanceof HttpException)
       return { status: error.getStatus(), problem: fromHttp(error, request) };
+    const fault = databaseFault(error);
+    if (fault === 'away') return { status: 503, problem: databaseAway };
+    if (fault === 'unkeepable') return { status: 400, problem: { ...unkeepable, where: request.path } };
     return {
       status: 500,
       problem: {
@@ -31,6 +34,36 @@ export class ProblemFilter implements ExceptionFilter {
     };
   }
 }
+
+/** Classes of SQLSTATE (PostgreSQL, appendix A) and of the connection which say that the database is not to be had just now. */
+const AWAY = /^(08|57P|53|ECONN|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN)/;
+/** Data exceptions: a value which no column can hold. */
+const UNKEEPABLE = /^22/;
+
+/** What the database says of a failure; the wrapper of the query is looked through. */
+function databaseFault(error: unknown): 'away' | 'unkeepable' | undefined {
+  for (let one = error; one instanceof Error; one = one.cause) {
+    const { code } = one as NodeJS.ErrnoException;
+    if (typeof code === 'string' && AWAY.test(code)) return 'away';
+    if (/Connection terminated|timeout exceeded when trying to connect/.test(one.message)) return 'away';
+    if (typeof code === 'string' && UNKEEPABLE.test(code)) return 'unkeepable';
+  }
+  return undefined;
+}
+
+const databaseAway: ApiProblem = {
+  code: 'database.away',
+  message: 'The database does not answer.',
+  where: 'database',
+  remedy: 'Wait a moment: Kobran goes on by itself when it is back. What you entered waits on this device.',
+};
+
+const unkeepable: ApiProblem = {
+  code: 'value.unkeepable',
+  message: 'A value of the request is of a kind which the database cannot keep.',
+  where: 'path',
+  remedy: 'See /api/docs for what is accepted.',
+};
 
 /** What Nest and its body parser throw, by status. */
 function fromHttp(error: HttpException, request: Request): ApiProblem {

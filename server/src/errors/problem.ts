@@ -20,7 +20,7 @@ export const problem = (status: number, text: ProblemText): ProblemException =>
   new ProblemException(status, text);
 
 export const notFound = (
-  what: 'job' | 'run' | 'entry' | 'card' | 'assembly' | 'trace' | 'instrument',
+  what: 'job' | 'run' | 'entry' | 'card' | 'assembly' | 'trace' | 'instrument' | 'backup',
   id: string,
 ): ProblemException =>
   problem(404, {
@@ -32,7 +32,7 @@ export const notFound = (
 
 /** The write was made on an older version; what stands now goes along, so that nothing is lost. */
 export const stale = (
-  what: 'job' | 'run' | 'entry' | 'practice',
+  what: 'job' | 'run' | 'entry' | 'practice' | 'site',
   sent: number,
   current: NonNullable<ApiProblem['current']>,
 ): ProblemException =>
@@ -45,12 +45,15 @@ export const stale = (
   });
 
 /** A new thing under an id which something else has: nothing of it was kept. */
-export const idTaken = (what: 'fact' | 'trace', id: string): ProblemException =>
+export const idTaken = (what: 'fact' | 'trace' | 'entry', id: string): ProblemException =>
   problem(409, {
     code: `${what}.id-taken`,
-    message: `Another run has a ${what} ${id} already; this one was not kept.`,
+    message: `There is another ${what} under ${id} already; this one was not kept.`,
     where: 'id',
-    remedy: 'Send it again under an id of its own.',
+    remedy:
+      what === 'entry'
+        ? 'Change or delete the one that stands first.'
+        : 'Send it again under an id of its own.',
   });
 
 /** An own entry which runs still name is not taken away from under them. */
@@ -63,7 +66,7 @@ export const inUse = (name: string, runs: string[]): ProblemException =>
   });
 
 /** Stored, and refused by the rules: kept as it is, and said so. */
-export const damaged = (what: 'job' | 'run', id: string, message: string): ProblemException =>
+export const damaged = (what: 'job' | 'run' | 'trace', id: string, message: string): ProblemException =>
   problem(422, {
     code: `${what}.damaged`,
     message,

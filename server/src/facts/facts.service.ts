@@ -1,7 +1,7 @@
 import { readFact, type LoggedEnd, type LoggedTrim, type Damaged } from '@kobran/contract';
 import type { Fact, FactKindId, FactOf, Facts } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
-import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
 import { facts, jobs, runs } from '../database/schema.js';
@@ -9,7 +9,23 @@ import { idTaken, invalid } from '../errors/problem.js';
 import { apart, damageOf, type Stored } from '../store/stored.js';
 import { iso } from '../store/moment.js';
 
-type FactRow = typeof facts.$inferSelect;
+/** As much of a row as a fact is made of. */
+export type FactRow = Pick<typeof facts.$inferSelect, 'id' | 'kind' | 'by' | 'at' | 'body'>;
+
+/** The facts of a run; what cannot be read is set aside. */
+export interface RunFacts {
+  facts: Facts;
+  damaged: Damaged[];
+}
+
+/** The rows of a run's facts as one column of the run, oldest first; nothing when there are none. */
+export const factsOfRun = sql<FactRow[] | null>`(
+  select json_agg(json_build_object('id', id, 'kind', kind, 'by', by, 'at', at, 'body', body) order by at, came)
+  from facts where run_id = ${runs.id})`;
+
+/** The database's own mark of the facts a run has: it differs after every change, whoever made it. */
+export const factsMark = sql<string>`(
+  select count(*) || '/' || coalesce(max(xmin::text::bigint), 0) from facts where run_id = ${runs.id})`;
 
 /** What was read and done, in every run. Facts are only ever added: a correction is a fact of its own. */
 @Injectable()
@@ -44,22 +60,22 @@ export class FactsService {
   }
 
   /** The facts of some runs, oldest first; what cannot be read is set aside. */
-  async ofRuns(ids: readonly string[]): Promise<Map<string, { facts: Facts; damaged: Damaged[] }>> {
+  async ofRuns(ids: readonly string[]): Promise<Map<string, RunFacts>> {
     const found = new Map<string, Stored<Fact>[]>(ids.map((id) => [id, []]));
     if (ids.length > 0) {
       const rows = await this.db
         .select()
         .from(facts)
         .where(inArray(facts.runId, [...ids]))
-        .orderBy(asc(facts.at));
+        .orderBy(asc(facts.at), asc(facts.came));
       for (const row of rows) found.get(row.runId)?.push(this.stored(row));
     }
-    return new Map(
-      [...found].map(([id, all]) => {
-        const { readable, damaged } = apart(all);
-        return [id, { facts: readable, damaged }];
-      }),
-    );
+    return new Map([...found].map(([id, all]) => [id, asFacts(all)]));
+  }
+
+  /** Those of {@link factsOfRun}. */
+  ofRow(rows: readonly FactRow[] | null): RunFacts {
+    return asFacts((rows ?? []).map((row) => this.stored(row)));
   }
 
   /** Ends made or failed in all jobs, oldest first; those of deleted jobs and runs, and entries without a record, are left out. */
@@ -99,7 +115,7 @@ export class FactsService {
       .innerJoin(runs, eq(runs.id, facts.runId))
       .innerJoin(jobs, eq(jobs.id, runs.jobId))
       .where(and(inArray(facts.kind, kinds), isNull(runs.deletedAt), isNull(jobs.deletedAt)))
-      .orderBy(asc(facts.at));
+      .orderBy(asc(facts.at), asc(facts.came));
     return rows.flatMap(({ fact }) => {
       const read = this.stored(fact);
       return read.ok ? [{ runId: fact.runId, fact: read.value }] : [];
@@ -115,4 +131,9 @@ export class FactsService {
     this.sound.add(id);
     return { ok: true, value: read.fact };
   }
+}
+
+function asFacts(all: readonly Stored<Fact>[]): RunFacts {
+  const { readable, damaged } = apart(all);
+  return { facts: readable, damaged };
 }

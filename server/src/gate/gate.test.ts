@@ -7,6 +7,7 @@ import type { Response } from 'supertest';
 import { describe, expect, it } from 'vitest';
 import { demoServer } from '../demoServer.fixture.js';
 import { tarrowmere } from '../demo/tarrowmere.js';
+import { notTooMany } from './notTooMany.js';
 import { freeBytes, onlyWithRoom } from './roomOnDisk.js';
 
 const { api } = demoServer();
@@ -68,11 +69,53 @@ describe('what a request may carry', () => {
       .expect(201);
   });
 
+  // Found by chance: a name which the language itself uses ended in a 500.
+  it.each(['constructor', '__proto__', 'prototype'])(
+    'a property %s is refused with its place',
+    async (key) => {
+      for (const path of [`/api/jobs`, '/api/jobs/import', `/api/runs/${first.id}/facts`]) {
+        const text = `{"a":{"${key}":"x"}}`;
+        const response = await api().post(path).set('Content-Type', 'application/json').send(text);
+        expect([response.status, (response.body as ApiProblem).where]).toEqual([400, `a.${key}`]);
+      }
+    },
+  );
+
+  it.each<[string, object, string]>([
+    ['properties', Object.fromEntries(Array.from({ length: 50_000 }, (_, k) => [`k${k}`, 1])), 'body'],
+    ['items', { design: { pieces: Array.from({ length: 50_000 }, () => ({})) } }, 'design.pieces'],
+    ['parts', { design: Array.from({ length: 10 }, () => Array.from({ length: 10_001 }, () => [])) }, 'body'],
+  ])('more %s than any document has are refused before they are looked at', async (_, body, where) => {
+    const response = await api()
+      .put(`/api/runs/${first.id}`)
+      .send({ version: 1, ...body });
+    expect([response.status, code(response), (response.body as ApiProblem).where]).toEqual([
+      400,
+      'body.too-many',
+      where,
+    ]);
+  });
+
   it('says twenty complaints at most', async () => {
     const keys = Object.fromEntries(Array.from({ length: 500 }, (_, k) => [`no${k}`, 1]));
     const response = await api().post('/api/jobs').send(job(keys));
     expect(response.status).toBe(400);
     expect((response.body as ApiProblem).others).toHaveLength(19);
+  });
+});
+
+describe('who asks too often', () => {
+  // RFC 6585, 4: 429, and when to come again.
+  it('waits, while others are answered', async () => {
+    const app = express();
+    app.use(notTooMany(5));
+    app.use((_, response) => response.status(204).end());
+    const ask = (name: string) => request(app).get('/').set('User-Agent', name);
+    for (let k = 0; k < 5; k++) await ask('mad script').expect(204);
+    const refused = await ask('mad script');
+    expect([refused.status, code(refused)]).toEqual([429, 'caller.too-often']);
+    expect(Number(refused.headers['retry-after'])).toBeGreaterThan(0);
+    await ask('browser').expect(204);
   });
 });
 
@@ -87,7 +130,7 @@ describe('room on the disk', () => {
     expect([full.status, code(full)]).toEqual([507, 'disk.full']);
     expect((full.body as ApiProblem).message).toContain('19 MB left');
     free = 5e9;
-    await expect.poll(async () => (await request(app).post('/')).status, { timeout: 5000 }).toBe(204);
+    await expect.poll(async () => (await request(app).post('/')).status, { timeout: 60_000 }).toBe(204);
   });
 
   it('is asked of the disk itself', async () => expect(await freeBytes(tmpdir())).toBeGreaterThan(1e6));

@@ -5,7 +5,7 @@ import { statfs } from 'node:fs/promises';
  * The engine cannot be stopped once its log finds no room: it has to be asked before. Below this a write is refused; its log grows by
  * files of 16 MB, and a checkpoint and the vacuum after it want some of their own. Bytes.
  */
-const LEAST_ROOM = 96 * 1024 * 1024;
+export const LEAST_ROOM = 96 * 1024 * 1024;
 /** How long an answer of the disk is believed, ms: nothing here writes this much in it. */
 const BELIEVED_MS = 1000;
 

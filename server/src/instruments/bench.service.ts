@@ -4,7 +4,7 @@ import { Inject, Injectable, type OnApplicationBootstrap } from '@nestjs/common'
 import { invalid, problem, type ProblemException } from '../errors/problem.js';
 import { RunsService } from '../runs/runs.service.js';
 import { names, ShopService } from '../shop/shop.service.js';
-import { PLACES, type InstrumentPlaces } from './places.js';
+import { PLACES, type Places } from '../places.js';
 import { InstrumentRegistry } from './registry.js';
 import { SimulatedBench } from './simulatedBench.js';
 
@@ -16,7 +16,7 @@ export class BenchService implements OnApplicationBootstrap {
     @Inject(InstrumentRegistry) private readonly registry: InstrumentRegistry,
     @Inject(RunsService) private readonly runs: RunsService,
     @Inject(ShopService) private readonly shop: ShopService,
-    @Inject(PLACES) private readonly places: InstrumentPlaces,
+    @Inject(PLACES) private readonly places: Places,
   ) {}
 
   /** What lay on the bench before a restart is still there; its instruments are started with the server. */

@@ -7,7 +7,7 @@ import { DATABASE } from '../database/database.module.js';
 import { instruments } from '../database/schema.js';
 import { notFound, problem } from '../errors/problem.js';
 import { asProblem } from './instrumentProblem.js';
-import { PLACES, type InstrumentPlaces } from './places.js';
+import { PLACES, type Places } from '../places.js';
 import { InstrumentFault, ScpiClient } from './scpiClient.js';
 import { SimulatedBench } from './simulatedBench.js';
 import { Turns } from './turns.js';
@@ -31,7 +31,7 @@ export class InstrumentRegistry implements OnModuleDestroy {
   constructor(
     @Inject(DATABASE) private readonly db: Database,
     @Inject(SimulatedBench) private readonly bench: SimulatedBench,
-    @Inject(PLACES) private readonly places: InstrumentPlaces,
+    @Inject(PLACES) private readonly places: Places,
   ) {}
 
   /** Readings under way are cut short, and each leaves its instrument as it has to be left: a transmitter off. */
@@ -61,13 +61,7 @@ export class InstrumentRegistry implements OnModuleDestroy {
 
   /** Connects an instrument by its address: it must be allowed, answer, and say what it is. */
   async connect({ host, port, kind, name, id }: ConnectInstrument): Promise<InstrumentIdentity> {
-    if (!loopback.has(host.toLowerCase()) && !this.places.instrumentHosts.includes(host))
-      throw problem(403, {
-        code: 'instrument.host-not-allowed',
-        message: `${host} is not this machine, and the operator has not allowed it.`,
-        where: 'host',
-        remedy: `Start Kobran with KOBRAN_INSTRUMENT_HOSTS=${host} if you trust that address.`,
-      });
+    this.mustBeAllowed(host);
     const client = new ScpiClient({ host, port });
     try {
       const identity = await identityOf(client);
@@ -78,6 +72,17 @@ export class InstrumentRegistry implements OnModuleDestroy {
     } finally {
       client.close();
     }
+  }
+
+  /** An address that was allowed once may not be any more: it is looked at each time. */
+  private mustBeAllowed(host: string): void {
+    if (loopback.has(host.toLowerCase()) || this.places.instrumentHosts.includes(host)) return;
+    throw problem(403, {
+      code: 'instrument.host-not-allowed',
+      message: `${host} is not this machine, and the operator has not allowed it.`,
+      where: 'host',
+      remedy: `Start Kobran with KOBRAN_INSTRUMENT_HOSTS=${host} if you trust that address.`,
+    });
   }
 
   async forget(id: string): Promise<void> {
@@ -102,6 +107,7 @@ export class InstrumentRegistry implements OnModuleDestroy {
         where: 'path',
         remedy: 'Choose another instrument.',
       });
+    this.mustBeAllowed(known.host);
     return this.turns.take(known.id, async () => {
       try {
         if (this.isStopping) throw new InstrumentFault('died', 'Kobran is being stopped.');
@@ -113,12 +119,12 @@ export class InstrumentRegistry implements OnModuleDestroy {
   }
 
   /** A simulated instrument that was started again has another port, and its old connection is given up. */
-  private clientOf({ id, host, port }: KnownInstrument): ScpiClient {
+  private clientOf({ id, host, port, simulated }: KnownInstrument): ScpiClient {
     const at = `${host}:${port}`;
     const open = this.clients.get(id);
     if (open?.at === at) return open.client;
     open?.client.close();
-    const client = new ScpiClient({ host, port });
+    const client = new ScpiClient({ host, port, ...(simulated ? { token: this.bench.token } : {}) });
     this.clients.set(id, { at, client });
     return client;
   }

@@ -3,7 +3,7 @@ import { createConnection, type Socket } from 'node:net';
 /** Why an instrument did not answer as one does. */
 export type InstrumentFaultKind = 'absent' | 'slow' | 'nonsense' | 'died' | 'refused';
 
-/** Something is wrong with an instrument or the way to it. */
+/** Something is wrong with an instrument or the way to it. What a program says that is no instrument is never shown: it may be meant for others. */
 export class InstrumentFault extends Error {
   constructor(
     readonly kind: InstrumentFaultKind,
@@ -16,6 +16,8 @@ export class InstrumentFault extends Error {
 export interface InstrumentAddress {
   host: string;
   port: number;
+  /** What is said first, to those who ask for it. */
+  token?: string;
 }
 
 /** Time to connect and for an ordinary answer; a sweep gets its own. */
@@ -62,7 +64,7 @@ export class ScpiClient {
     if (wrong >= 0)
       throw new InstrumentFault(
         'nonsense',
-        `It answered “${answer.toString('latin1').slice(0, 40)}” to ${message}, which is not a list of numbers.`,
+        `It answered ${message} with something that is not a list of numbers.`,
       );
     return values;
   }
@@ -84,7 +86,7 @@ export class ScpiClient {
       if (code === undefined)
         throw new InstrumentFault(
           'nonsense',
-          `It answered “${answer.slice(0, 40)}” when asked for its errors.`,
+          'Asked for its errors, it answered with something that is none.',
         );
       if (Number(code) === 0) break;
       first ??= `${text} (${code})`;
@@ -129,7 +131,7 @@ export class ScpiClient {
 
   private connected(): Promise<Socket> {
     if (this.socket && !this.socket.destroyed) return Promise.resolve(this.socket);
-    const { host, port } = this.address;
+    const { host, port, token } = this.address;
     return new Promise((resolve, reject) => {
       const socket = createConnection({ host, port, timeout: CONNECT_MS });
       const absent = (why: string): void => {
@@ -151,6 +153,7 @@ export class ScpiClient {
         socket.on('data', (chunk: Buffer) => this.take(chunk));
         this.received = Buffer.alloc(0);
         this.socket = socket;
+        if (token !== undefined) socket.write(`${token}\n`);
         resolve(socket);
       });
     });

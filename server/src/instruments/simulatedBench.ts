@@ -1,10 +1,11 @@
 import { instrumentKinds, isObject, type Bench, type InstrumentKind } from '@kobran/core';
 import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { randomUUID } from 'node:crypto';
 import { fork, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { PLACES, type InstrumentPlaces } from './places.js';
+import { PLACES, type Places } from '../places.js';
 
 const program = fileURLToPath(new URL('../../../instruments/dist/main.js', import.meta.url));
 /** A process that has not told its port by now will not. */
@@ -16,8 +17,10 @@ export class SimulatedBench implements OnModuleDestroy {
   private readonly file: string;
   private readonly running = new Map<InstrumentKind, { child: ChildProcess; port: number }>();
   private starting: Promise<void> | undefined;
+  /** Its instruments answer this server and nobody else. */
+  readonly token = randomUUID();
 
-  constructor(@Inject(PLACES) { benchFolder }: InstrumentPlaces) {
+  constructor(@Inject(PLACES) { benchFolder }: Places) {
     this.file = join(benchFolder, 'bench.json');
   }
 
@@ -73,6 +76,7 @@ export class SimulatedBench implements OnModuleDestroy {
       stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
       // How this process was told to find its modules is no concern of an instrument.
       execArgv: [],
+      env: { ...process.env, KOBRAN_INSTRUMENT_TOKEN: this.token },
     });
     return new Promise((resolve, reject) => {
       const failed = (why: string): void => {

@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import request from 'supertest';
 import { expect, it } from 'vitest';
 import { createApp } from '../app.js';
+import { configIn } from '../demoServer.fixture.js';
 
 it('stopping Kobran in the middle of a reading takes the transmitter off the air first', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'kobran-stopping-'));
@@ -30,15 +31,7 @@ it('stopping Kobran in the middle of a reading takes the transmitter off the air
   const address = meters.address();
   const port = typeof address === 'object' && address ? address.port : 0;
 
-  const { app, stop } = await createApp({
-    port: 0,
-    database: { folder: join(folder, 'data') },
-    demo: false,
-    webFolder: '/nowhere',
-    logLevel: 'silent',
-    benchFolder: join(folder, 'bench'),
-    instrumentHosts: [],
-  });
+  const { app, stop } = await createApp(configIn(join(folder, 'data')));
   const api = request(app.getHttpServer());
   const id = randomUUID();
   await api
@@ -56,4 +49,4 @@ it('stopping Kobran in the middle of a reading takes the transmitter off the air
   expect(told.filter((line) => line === 'OUTP ON')).toHaveLength(1);
   meters.close();
   rmSync(folder, { recursive: true, force: true });
-}, 30_000);
+});

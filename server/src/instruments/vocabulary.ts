@@ -21,7 +21,7 @@ export async function identityOf(client: ScpiClient): Promise<InstrumentIdentity
   const answer = await client.ask('*IDN?');
   const [maker, model, serial, version] = answer.split(',').map((field) => field.trim());
   if (version === undefined)
-    throw new InstrumentFault('nonsense', `Asked who it is, it answered “${answer.slice(0, 40)}”.`);
+    throw new InstrumentFault('nonsense', 'Asked who it is, it does not answer as an instrument does.');
   return { maker, model, serial, version };
 }
 

@@ -1,34 +1,38 @@
-import { JobFile, readAs, routes, upgradeJobFile, type JobDocument } from '@kobran/contract';
-import { isObject } from '@kobran/core';
-import { Body, Controller, Inject, Param, ParseUUIDPipe, Res } from '@nestjs/common';
-import { ApiTags } from '@nestjs/swagger';
-import type { Response } from 'express';
-import { invalid } from '../errors/problem.js';
-import { Handles } from '../handles.js';
+import { routes, type JobDocument } from '@kobran/contract';
+import { Controller, Inject, Param, ParseUUIDPipe, Query, Req, Res } from '@nestjs/common';
+import { ApiProduces, ApiQuery, ApiTags } from '@nestjs/swagger';
+import type { Request, Response } from 'express';
+import { randomUUID } from 'node:crypto';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { atMost } from '../gate/atMost.js';
+import { Handles, HandlesFile } from '../handles.js';
 import { JobFileService } from './jobFile.service.js';
+
+/** A job file of this many bytes has some five hundred sweeps of 10 001 points. */
+const MAX_JOB_FILE = 256 * 1024 * 1024;
 
 @ApiTags('jobs')
 @Controller()
 export class JobFileController {
   constructor(@Inject(JobFileService) private readonly files: JobFileService) {}
 
-  @Handles(routes.exportJob)
-  async export(
-    @Param('id', ParseUUIDPipe) id: string,
-    @Res({ passthrough: true }) response: Response,
-  ): Promise<JobFile> {
-    const file = await this.files.export(id);
-    response.attachment(`${slug(file.name)}.kobran.json`);
-    return file;
+  @HandlesFile(routes.exportJob)
+  @ApiProduces('application/json')
+  async export(@Param('id', ParseUUIDPipe) id: string, @Res() response: Response): Promise<void> {
+    const { name, text } = await this.files.export(id);
+    response.attachment(`${slug(name)}.kobran.json`);
+    // A fault on the way ends the connection, so that what came so far is not taken for the whole.
+    await pipeline(Readable.from(text), response);
   }
 
-  /** A file of an older schema is upgraded before the rules look at it, so its body is read here and not by the pipe. */
   @Handles(routes.importJob)
-  import(@Body() body: unknown): Promise<JobDocument> {
-    const upgraded = upgradeJobFile(body);
-    const read = readAs(JobFile, isObject(upgraded) ? upgraded : {});
-    if (!read.ok) throw invalid(read.problems);
-    return this.files.import(read.value);
+  @ApiQuery({ name: 'id', required: false, type: String })
+  import(
+    @Req() request: Request,
+    @Query('id', new ParseUUIDPipe({ optional: true })) id?: string,
+  ): Promise<JobDocument> {
+    return this.files.import(atMost(request, MAX_JOB_FILE), id ?? randomUUID());
   }
 }
 

@@ -1,19 +1,30 @@
 import { JOB_FILE_SCHEMA, type JobDocument, type JobFile } from '@kobran/contract';
-import { withShop, type Design, type Fact } from '@kobran/core';
-import { Inject, Injectable } from '@nestjs/common';
+import type { Design, Fact } from '@kobran/core';
+import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { eq } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
-import { facts, jobs, runs } from '../database/schema.js';
-import { readCheckedDesign } from '../errors/readCheckedDesign.js';
+import { facts, jobs, runs, traces } from '../database/schema.js';
+import { invalid, problem } from '../errors/problem.js';
 import { FactsService } from '../facts/facts.service.js';
-import { JobsService } from './jobs.service.js';
 import { concerns, ShopService } from '../shop/shop.service.js';
-import { checkTrace, TracesService } from '../traces/traces.service.js';
+import { now } from '../store/moment.js';
+import { TracesService } from '../traces/traces.service.js';
+import { background } from '../work/background.js';
+import { forgetArriving } from '../database/arriving.js';
+import { JobsService } from './jobs.service.js';
+import { readInBackground, type ReadFile } from './readInBackground.js';
+
+/** Facts put in at once: a statement has room for so many, and nobody waits long for it. */
+const FACTS_AT_ONCE = 500;
 
 /** A whole job as one open JSON file, out and in. */
 @Injectable()
-export class JobFileService {
+export class JobFileService implements OnModuleDestroy {
+  private readonly threads = background('jobs/jobFile.worker.js');
+  private readonly writers = background('jobs/sweepText.worker.js');
+
   constructor(
     @Inject(DATABASE) private readonly db: Database,
     @Inject(JobsService) private readonly jobsService: JobsService,
@@ -22,57 +33,110 @@ export class JobFileService {
     @Inject(FactsService) private readonly facts: FactsService,
   ) {}
 
-  async export(jobId: string): Promise<JobFile> {
-    const { name, site, practice, runs: documents } = await this.jobsService.read(jobId);
-    return {
+  async onModuleDestroy(): Promise<void> {
+    await Promise.all([this.threads.destroy(), this.writers.destroy()]);
+  }
+
+  /** The file in pieces, one sweep after another, so that it never lies in memory as a whole. */
+  async export(jobId: string): Promise<{ name: string; text: AsyncIterable<string> }> {
+    const { name, site, practice, place, runs: documents } = await this.jobsService.read(jobId);
+    const head: Omit<JobFile, 'runs'> = {
       schema: JOB_FILE_SCHEMA,
-      exportedAt: new Date().toISOString(),
+      exportedAt: now(),
       name,
       site,
       practice,
+      ...(place ? { place: place.site } : {}),
       ...(await this.ownEntries(documents.map(({ design }) => design))),
-      runs: await Promise.all(
-        documents.map(async ({ id, design, facts: known }) => {
-          const swept = await this.traces.list(id);
-          return { design, facts: [...known], ...(swept.length > 0 ? { traces: swept } : {}) };
-        }),
-      ),
     };
+    const { traces: kept, writers } = this;
+    async function* text(): AsyncIterable<string> {
+      yield `${JSON.stringify(head).slice(0, -1)},"runs":[`;
+      for (const [k, { id, design, facts: done }] of documents.entries()) {
+        yield `${k > 0 ? ',' : ''}${JSON.stringify({ design, facts: done }).slice(0, -1)}`;
+        const sweeps = await kept.list(id);
+        for (const [n, sweep] of sweeps.entries())
+          yield `${n > 0 ? ',' : ',"traces":['}${(await writers.run(await kept.packed(id, sweep.id))) as string}`;
+        yield sweeps.length > 0 ? ']}' : '}';
+      }
+      yield ']}';
+    }
+    return { name, text: text() };
   }
 
-  /** Adds the job of a file as a new one, all or nothing; every row gets an id of its own. */
-  async import(file: JobFile): Promise<JobDocument> {
-    const brought = this.shop.checked(file.catalog ?? [], 'catalog');
-    const known = withShop(await this.shop.catalog(), brought);
-    const designs = file.runs.map(({ design }, k) => readCheckedDesign(design, `runs[${k}].design`, known));
-    file.runs.forEach((run, k) =>
-      (run.traces ?? []).forEach((trace, n) => checkTrace(trace, `runs[${k}].traces[${n}].`)),
-    );
-    const done = file.runs.map((run, k) =>
-      run.facts.map((fact, n): Fact => this.facts.checked(fact, `runs[${k}].facts[${n}]`)),
-    );
-    const jobId = randomUUID();
-    await this.db.transaction(async (tx) => {
-      await this.shop.addMissing(brought, tx);
-      await tx.insert(jobs).values({ id: jobId, name: file.name, site: file.site, practice: file.practice });
-      for (const [k, run] of file.runs.entries()) {
-        const runId = randomUUID();
-        await tx.insert(runs).values({
-          id: runId,
-          jobId,
-          design: designs[k],
-          createdAt: new Date(Date.now() + k).toISOString(),
+  /**
+   * Adds the job of a file as a new one, all or nothing; every row gets an id of its own. It is read in a thread and put in bit by bit,
+   * where nobody sees it, so that no other request waits; the last step shows all of it.
+   *
+   * @param id of the job to be; the same again gives the job made the first time
+   */
+  async import(chunks: AsyncIterable<Uint8Array>, id: string): Promise<JobDocument> {
+    const { entries } = await this.shop.read();
+    return readInBackground(this.threads, chunks, entries, async (read) => {
+      if (!read.ok) throw invalid(read.problems);
+      const { name, site, practice, place, brought } = read.head;
+      const begun = await this.db
+        .insert(jobs)
+        .values({
+          id,
+          name,
+          site,
+          practice,
+          ...(place ? { place, placeVersion: 1 } : {}),
+          arriving: true,
+          deletedAt: now(),
+        })
+        .onConflictDoNothing()
+        .returning({ id: jobs.id });
+      if (begun.length === 0) return this.arrived(id);
+      try {
+        await this.putRuns(id, read);
+        await this.db.transaction(async (tx) => {
+          await this.shop.addMissing(brought, tx);
+          await tx.update(jobs).set({ arriving: false, deletedAt: null }).where(eq(jobs.id, id));
         });
-        const rows = done[k].map((fact) => this.facts.rowOf(runId, { ...fact, id: randomUUID() }));
-        if (rows.length > 0) await tx.insert(facts).values(rows);
-        await this.traces.putAll(
-          tx,
-          runId,
-          (run.traces ?? []).map(({ birth = false, ...trace }) => ({ ...trace, birth, id: randomUUID() })),
-        );
+      } catch (error) {
+        await forgetArriving(this.db, eq(jobs.id, id));
+        throw error;
       }
+      return this.jobsService.read(id);
     });
-    return this.jobsService.read(jobId);
+  }
+
+  private async putRuns(jobId: string, file: Extract<ReadFile, { ok: true }>): Promise<void> {
+    for (const { design, facts: done, sweeps } of file.runs) {
+      const runId = randomUUID();
+      await this.db.insert(runs).values({ id: runId, jobId, design });
+      const rows = done.map((fact: Fact) => this.facts.rowOf(runId, { ...fact, id: randomUUID() }));
+      for (let k = 0; k < rows.length; k += FACTS_AT_ONCE)
+        await this.db.insert(facts).values(rows.slice(k, k + FACTS_AT_ONCE));
+      // Of several birth records of one piece the newest stays.
+      const births = new Map<string, { at: string; id: string }>();
+      for (let k = 0; k < sweeps; k++) {
+        const { about, birth, samples } = await file.sweep();
+        const id = randomUUID();
+        const { at, pieceId } = about;
+        await this.db
+          .insert(traces)
+          .values({ id, runId, at, pieceId, birth: false, data: { ...about, id }, samples });
+        if (birth && at >= (births.get(pieceId)?.at ?? '')) births.set(pieceId, { at, id });
+      }
+      for (const { id } of births.values())
+        await this.db.update(traces).set({ birth: true }).where(eq(traces.id, id));
+    }
+  }
+
+  /** A second try: the job of the first one, unless that is still under way. */
+  private async arrived(id: string): Promise<JobDocument> {
+    const [job] = await this.db.select({ arriving: jobs.arriving }).from(jobs).where(eq(jobs.id, id));
+    if (job?.arriving)
+      throw problem(409, {
+        code: 'job.arriving',
+        message: 'This file is being imported already.',
+        where: 'id',
+        remedy: 'Wait until it is done.',
+      });
+    return this.jobsService.read(id);
   }
 
   /** The shop’s own entries which decide what is said of these designs; left out when there are none. */

@@ -15,6 +15,7 @@ import { jobs, runs } from '../database/schema.js';
 import { seedDemo } from '../demo/seedDemo.js';
 import { notFound, problem, stale } from '../errors/problem.js';
 import { PracticeService } from '../practice/practice.service.js';
+import { placeOf } from '../sites/sites.service.js';
 import { RunsService } from '../runs/runs.service.js';
 import { now } from '../store/moment.js';
 import { damageOf } from '../store/stored.js';
@@ -27,6 +28,9 @@ const columns = {
   version: jobs.version,
   deletedAt: jobs.deletedAt,
 };
+
+/** Only where the whole job is read. */
+const placeColumns = { place: jobs.place, placeVersion: jobs.placeVersion };
 
 @Injectable()
 export class JobsService {
@@ -42,9 +46,9 @@ export class JobsService {
       .select({ ...columns, runCount: count(runs.id) })
       .from(jobs)
       .leftJoin(runs, and(eq(runs.jobId, jobs.id), isNull(runs.deletedAt)))
-      .where(deleted ? isNotNull(jobs.deletedAt) : isNull(jobs.deletedAt))
+      .where(and(eq(jobs.arriving, false), deleted ? isNotNull(jobs.deletedAt) : isNull(jobs.deletedAt)))
       .groupBy(jobs.id)
-      .orderBy(asc(jobs.createdAt));
+      .orderBy(asc(jobs.createdAt), asc(jobs.came));
     return rows.map((row) => ({ ...row, ...practiceOf(row) }));
   }
 
@@ -61,14 +65,20 @@ export class JobsService {
   }
 
   async read(id: string): Promise<JobDocument> {
-    const [job] = await this.db.select(columns).from(jobs).where(eq(jobs.id, id));
-    if (!job || job.deletedAt) throw notFound('job', id);
+    const [row] = await this.db
+      .select({ ...columns, ...placeColumns })
+      .from(jobs)
+      .where(eq(jobs.id, id));
+    if (!row || row.deletedAt) throw notFound('job', id);
+    const { place: kept, placeVersion, ...job } = row;
+    const { place, damaged: broken } = placeOf({ id, place: kept, placeVersion });
     const { practice, damaged: own = [] } = practiceOf(job);
     const { runs: documents, damaged } = await this.runsService.ofJob(id);
-    const all = [...own, ...damaged];
+    const all = [...own, ...(broken ? [broken] : []), ...damaged];
     return {
       ...job,
       practice,
+      ...(place.version > 0 ? { place } : {}),
       runCount: documents.length,
       runs: documents,
       ...(all.length > 0 ? { damaged: all } : {}),
@@ -99,7 +109,10 @@ export class JobsService {
   }
 
   async restore(id: string): Promise<JobDocument> {
-    await this.db.update(jobs).set({ deletedAt: null }).where(eq(jobs.id, id));
+    await this.db
+      .update(jobs)
+      .set({ deletedAt: null })
+      .where(and(eq(jobs.id, id), eq(jobs.arriving, false)));
     return this.read(id);
   }
 }

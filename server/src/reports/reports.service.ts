@@ -7,16 +7,23 @@ import {
   labelsOf,
   makeSchools,
   tactileSheets,
+  type Paper,
 } from '@kobran/core';
-import { Inject, Injectable } from '@nestjs/common';
+import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { notFound } from '../errors/problem.js';
 import { RunSheets } from '../runs/runSheets.js';
-import { pdfOf } from './pdf.js';
+import { background } from '../work/background.js';
 
 /** What is printed for the bench. */
 @Injectable()
-export class ReportsService {
+export class ReportsService implements OnModuleDestroy {
+  private readonly threads = background('reports/pdf.worker.js');
+
   constructor(@Inject(RunSheets) private readonly sheets: RunSheets) {}
+
+  onModuleDestroy(): Promise<void> {
+    return this.threads.destroy();
+  }
 
   /** Every end which has a card, or the one that is asked for. */
   async gauges(runId: string, { end, units = 'metric', form = 'sheet' }: GaugeSheetQuery): Promise<Buffer> {
@@ -38,7 +45,7 @@ export class ReportsService {
             return card ? [gaugeSheet(card, head, units)] : [];
           });
     if (papers.length === 0) throw notFound('card', end ?? 'any end');
-    return pdfOf(papers, `Strip gauges, ${run.design.name}`);
+    return this.drawn(papers, `Strip gauges, ${run.design.name}`);
   }
 
   /** Every assembly of the run once, or several of the one that is asked for. */
@@ -47,6 +54,10 @@ export class ReportsService {
     const assemblies = assembliesOf(run.design).filter(({ id }) => piece === undefined || id === piece);
     if (assemblies.length === 0) throw notFound('assembly', piece ?? 'any');
     const labels = assemblies.flatMap((one) => labelsOf(one, count ?? one.count ?? 1, catalog, sheet.topHz));
-    return pdfOf(labelSheet(labels), `Labels, ${run.design.name}`);
+    return this.drawn(labelSheet(labels), `Labels, ${run.design.name}`);
+  }
+
+  private async drawn(papers: Paper[], title: string): Promise<Buffer> {
+    return Buffer.from((await this.threads.run({ papers, title })) as Uint8Array);
   }
 }

@@ -1,8 +1,9 @@
 import type { RunDocument } from '@kobran/contract';
-import { evaluate, type Catalog, type Practice, type Sheet } from '@kobran/core';
+import { evaluate, onSite, type Catalog, type Practice, type Sheet } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { PracticeService } from '../practice/practice.service.js';
 import { ShopService } from '../shop/shop.service.js';
+import { SitesService } from '../sites/sites.service.js';
 import { RunsService } from './runs.service.js';
 
 /** A run with everything that decides what Kobran says of it. */
@@ -21,14 +22,17 @@ export class RunSheets {
     @Inject(RunsService) private readonly runs: RunsService,
     @Inject(PracticeService) private readonly practices: PracticeService,
     @Inject(ShopService) private readonly shop: ShopService,
+    @Inject(SitesService) private readonly sites: SitesService,
   ) {}
 
   async sheetOf(runId: string): Promise<OpenedRun> {
-    const run = await this.runs.read(runId);
-    const [{ practice, jobName }, catalog] = await Promise.all([
-      this.practices.ofJob(run.jobId),
+    const read = await this.runs.read(runId);
+    const [{ practice, jobName }, catalog, place] = await Promise.all([
+      this.practices.ofJob(read.jobId),
       this.shop.catalog(),
+      read.design.route ? this.sites.ofJob(read.jobId) : undefined,
     ]);
+    const run = { ...read, design: onSite(read.design, place?.site) };
     const sheet = evaluate(run.design, catalog, { facts: run.facts, practice });
     return { run, catalog, jobName, practice, sheet };
   }

@@ -1,4 +1,11 @@
-import { CreateRun, ReplaceRun, routes, type RunDocument, type RunSheet } from '@kobran/contract';
+import {
+  CreateRun,
+  ReplaceRun,
+  routes,
+  type DeletedRun,
+  type RunDocument,
+  type RunSheet,
+} from '@kobran/contract';
 import { Body, Controller, Inject, Param, ParseUUIDPipe } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { Handles } from '../handles.js';
@@ -44,6 +51,11 @@ export class RunsController {
   @Handles(routes.removeRun)
   remove(@Param('id', ParseUUIDPipe) id: string): Promise<void> {
     return this.runs.remove(id);
+  }
+
+  @Handles(routes.listDeletedRuns)
+  deleted(): Promise<DeletedRun[]> {
+    return this.runs.deleted();
   }
 
   @Handles(routes.restoreRun)

@@ -41,6 +41,7 @@ async function byCommandLine(file: JobFile, run: string): Promise<unknown> {
     },
     readText: () => Promise.resolve(JSON.stringify(file)),
     readStandardInput: () => Promise.resolve(''),
+    runDataProgram: () => Promise.resolve(0),
   }).run(['evaluate', 'job.json', '--run', run]);
   return plain(JSON.parse(output) as object);
 }

@@ -5,6 +5,7 @@ import {
   PutShopEntry,
   routes,
   shopClasses,
+  type DeletedEntry,
   type ShopDocument,
   type StoredShopEntry,
 } from '@kobran/contract';
@@ -76,6 +77,16 @@ export class ShopController {
   @Handles(routes.removeShopEntry)
   remove(@Param('kind', new ParseEnumPipe(kinds)) kind: ShopKind, @Param('id') id: string): Promise<void> {
     return this.shop.remove(kind, id);
+  }
+
+  @Handles(routes.listDeletedEntries)
+  deleted(): Promise<DeletedEntry[]> {
+    return this.shop.deleted();
+  }
+
+  @Handles(routes.restoreShopEntry)
+  restore(@Param('kind', new ParseEnumPipe(kinds)) kind: ShopKind, @Param('id') id: string): Promise<void> {
+    return this.shop.restore(kind, id);
   }
 
   @Handles(routes.importShop)

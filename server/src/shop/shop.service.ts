@@ -1,4 +1,5 @@
 import {
+  type DeletedEntry,
   readDesign,
   readShopEntry,
   type PutShopEntry,
@@ -16,11 +17,13 @@ import {
   type ShopKind,
 } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
-import { and, asc, eq, isNull } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
-import { jobs, runs, shopEntries } from '../database/schema.js';
-import { invalid, inUse, notFound, stale } from '../errors/problem.js';
+import { deletedEntries, jobs, runs, shopEntries } from '../database/schema.js';
+import { ShopChanges } from '../database/shopChanges.js';
+import { idTaken, invalid, inUse, notFound, stale } from '../errors/problem.js';
+import { iso, now } from '../store/moment.js';
 import { apart, damageOf, type Stored } from '../store/stored.js';
 
 /** Does a design name an entry of the catalogue? */
@@ -63,7 +66,13 @@ const shipped = (kind: ShopKind, id: string): boolean =>
 export class ShopService {
   private merged: Promise<Catalog> | undefined;
 
-  constructor(@Inject(DATABASE) private readonly db: Database) {}
+  constructor(
+    @Inject(DATABASE) private readonly db: Database,
+    @Inject(ShopChanges) private readonly changes: ShopChanges,
+  ) {
+    // By this server or by another on the same database.
+    changes.onChange(() => this.changed());
+  }
 
   async read(): Promise<ShopDocument> {
     const rows = await this.db.select().from(shopEntries).orderBy(asc(shopEntries.kind), asc(shopEntries.id));
@@ -71,13 +80,18 @@ export class ShopService {
     return { entries: readable, ...(damaged.length > 0 ? { damaged } : {}) };
   }
 
-  /** The shipped catalogue with the shop’s entries; read once, and again after a change. */
+  /** The shipped catalogue with the shop’s entries; read once, and again after a change or a failure. */
   catalog(): Promise<Catalog> {
-    this.merged ??= this.read().then(({ entries }) => withShop(catalog, entries));
-    return this.merged;
+    if (this.merged) return this.merged;
+    const reading = this.read().then(({ entries }) => withShop(catalog, entries));
+    if (this.changes.isHeard) this.merged = reading;
+    reading.catch(() => {
+      if (this.merged === reading) this.merged = undefined;
+    });
+    return reading;
   }
 
-  /** The entries were changed by another service: they are read again when asked for. */
+  /** The entries were changed: they are read again when asked for. */
   changed(): void {
     this.merged = undefined;
   }
@@ -111,7 +125,7 @@ export class ShopService {
             .set({ data: entry.data, version: version + 1 })
             .where(and(this.is(entry.kind, id), eq(shopEntries.version, version)))
             .returning();
-    this.merged = undefined;
+    this.changed();
     if (changed.length > 0) return { ...entry, version: changed[0].version };
     const [current] = await this.db.select().from(shopEntries).where(this.is(entry.kind, id));
     if (!current) throw notFound('entry', id);
@@ -124,26 +138,64 @@ export class ShopService {
     if (!row) throw notFound('entry', id);
     const users = shipped(kind, id) ? [] : await this.usersOf(kind, id);
     if (users.length > 0) throw inUse(id, users);
-    await this.db.delete(shopEntries).where(this.is(kind, id));
-    this.merged = undefined;
+    await this.db.transaction(async (tx) => {
+      const [gone] = await tx.delete(shopEntries).where(this.is(kind, id)).returning();
+      if (!gone) return;
+      const deleted = { data: gone.data, deletedAt: now() };
+      await tx
+        .insert(deletedEntries)
+        .values({ kind, id, ...deleted })
+        .onConflictDoUpdate({ target: [deletedEntries.kind, deletedEntries.id], set: deleted });
+    });
+    this.changed();
+  }
+
+  /** Entries which were deleted and have not come back under their id, the newest first. */
+  async deleted(): Promise<DeletedEntry[]> {
+    const rows = await this.db
+      .select()
+      .from(deletedEntries)
+      .orderBy(desc(deletedEntries.deletedAt), asc(deletedEntries.id));
+    return rows.flatMap(({ kind, id, data, deletedAt }) => {
+      const read = readShopEntry(kind, data);
+      if (!read.ok) return [];
+      const { data: entry } = read.entry;
+      return [{ kind, id, name: 'name' in entry ? entry.name : id, deletedAt: iso(deletedAt) }];
+    });
+  }
+
+  /** Brings a deleted entry back, unless another has its id by now. */
+  async restore(kind: ShopKind, id: string): Promise<void> {
+    await this.db.transaction(async (tx) => {
+      const [row] = await tx
+        .delete(deletedEntries)
+        .where(and(eq(deletedEntries.kind, kind), eq(deletedEntries.id, id)))
+        .returning();
+      if (!row) throw notFound('entry', id);
+      const back = await tx
+        .insert(shopEntries)
+        .values({ kind, id, data: row.data })
+        .onConflictDoNothing()
+        .returning({ id: shopEntries.id });
+      if (back.length === 0) throw idTaken('entry', id);
+    });
+    this.changed();
   }
 
   /** Puts many entries in, all or none; what is there already is replaced. */
   async import(entries: readonly ShopFileEntry[]): Promise<ShopDocument> {
     const read = this.checked(entries, 'entries');
-    const standing = new Map(
-      (await this.read()).entries.map((entry) => [`${entry.kind} ${entry.data.id}`, entry]),
-    );
     await this.db.transaction(async (tx) => {
-      for (const { kind, data } of read) {
-        const version = (standing.get(`${kind} ${data.id}`)?.version ?? 0) + 1;
+      for (const { kind, data } of read)
         await tx
           .insert(shopEntries)
-          .values({ kind, id: data.id, data, version })
-          .onConflictDoUpdate({ target: [shopEntries.kind, shopEntries.id], set: { data, version } });
-      }
+          .values({ kind, id: data.id, data })
+          .onConflictDoUpdate({
+            target: [shopEntries.kind, shopEntries.id],
+            set: { data, version: sql`${shopEntries.version} + 1` },
+          });
     });
-    this.merged = undefined;
+    this.changed();
     return this.read();
   }
 
@@ -154,7 +206,7 @@ export class ShopService {
       .insert(shopEntries)
       .values(entries.map(({ kind, data }) => ({ kind, id: data.id, data })))
       .onConflictDoNothing();
-    this.merged = undefined;
+    this.changed();
   }
 
   private is(kind: ShopKind, id: string): ReturnType<typeof and> {

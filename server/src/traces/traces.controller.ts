@@ -1,4 +1,4 @@
-import { AddTrace, routes, type StoredTrace } from '@kobran/contract';
+import { AddTrace, routes, type ListedTrace, type StoredTrace } from '@kobran/contract';
 import { Body, Controller, Inject, Param, ParseUUIDPipe } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { Handles } from '../handles.js';
@@ -10,8 +10,16 @@ export class TracesController {
   constructor(@Inject(TracesService) private readonly traces: TracesService) {}
 
   @Handles(routes.listTraces)
-  list(@Param('id', ParseUUIDPipe) id: string): Promise<StoredTrace[]> {
+  list(@Param('id', ParseUUIDPipe) id: string): Promise<ListedTrace[]> {
     return this.traces.list(id);
+  }
+
+  @Handles(routes.readTrace)
+  read(
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('traceId', ParseUUIDPipe) traceId: string,
+  ): Promise<StoredTrace> {
+    return this.traces.read(id, traceId);
   }
 
   @Handles(routes.addTrace)

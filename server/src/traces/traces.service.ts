@@ -1,15 +1,16 @@
-import type { AddTrace, StoredTrace } from '@kobran/contract';
+import type { AddTrace, ListedTrace, StoredTrace } from '@kobran/contract';
 import { findAssembly, isObject } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, eq, isNull, ne } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
-import { traces } from '../database/schema.js';
-import { idTaken, notFound, ProblemException } from '../errors/problem.js';
+import { asBase64, bytesOf, runs, traces } from '../database/schema.js';
+import { damaged, idTaken, invalid, notFound } from '../errors/problem.js';
 import { RunsService } from '../runs/runs.service.js';
 import { now } from '../store/moment.js';
-
-type Transaction = Pick<Database, 'insert' | 'update' | 'select'>;
+import { unpacked } from '../store/samples.js';
+import { traceProblem } from '../store/traceProblem.js';
+import { traceRow } from './traceRow.js';
 
 @Injectable()
 export class TracesService {
@@ -18,14 +19,33 @@ export class TracesService {
     @Inject(RunsService) private readonly runs: RunsService,
   ) {}
 
-  /** The sweeps of a run, oldest first; one that cannot be read is left out. */
-  async list(runId: string): Promise<StoredTrace[]> {
+  /** The sweeps of a run without their samples, oldest first; one that cannot be read is left out. */
+  async list(runId: string): Promise<ListedTrace[]> {
     const rows = await this.db
       .select({ data: traces.data, birth: traces.birth })
       .from(traces)
       .where(and(eq(traces.runId, runId), isNull(traces.deletedAt)))
-      .orderBy(asc(traces.at));
+      .orderBy(asc(traces.at), asc(traces.came));
     return rows.flatMap(({ data, birth }) => (isSound(data) ? [{ ...data, birth }] : []));
+  }
+
+  /** A sweep with its samples. */
+  async read(runId: string, id: string): Promise<StoredTrace> {
+    const { about, samples } = await this.packed(runId, id);
+    return { ...about, ...(await unpacked(samples)) };
+  }
+
+  /** A sweep, its samples as they are kept. */
+  async packed(runId: string, id: string): Promise<{ about: ListedTrace; samples: Uint8Array }> {
+    const [row] = await this.db
+      .select({ data: traces.data, birth: traces.birth, samples: asBase64(traces.samples) })
+      .from(traces)
+      .where(and(this.is(runId, id), isNull(traces.deletedAt)));
+    if (!row) throw notFound('trace', id);
+    const { data, birth, samples } = row;
+    if (!isSound(data) || samples === null)
+      throw damaged('trace', id, 'A sweep in the database cannot be read.');
+    return { about: { ...data, birth }, samples: bytesOf(samples) };
   }
 
   /** Keeps a trace; sent twice it is kept once. */
@@ -33,10 +53,11 @@ export class TracesService {
     const { design } = await this.runs.read(runId);
     if (trace.pieceId !== '' && !findAssembly(design, trace.pieceId))
       throw notFound('assembly', trace.pieceId);
-    checkTrace(trace);
+    const wrong = traceProblem(trace);
+    if (wrong) throw invalid([wrong]);
     const kept = await this.db
       .insert(traces)
-      .values({ id: trace.id, runId, at: trace.at, pieceId: trace.pieceId, data: trace })
+      .values(await traceRow(runId, { ...trace, birth: false }))
       .onConflictDoNothing()
       .returning({ id: traces.id });
     if (kept.length > 0) return;
@@ -44,28 +65,10 @@ export class TracesService {
     if (known.runId !== runId) throw idTaken('trace', trace.id);
   }
 
-  /** Puts the sweeps of a file in; of several birth records of one piece the newest stays. */
-  async putAll(tx: Transaction, runId: string, all: readonly StoredTrace[]): Promise<void> {
-    const births = new Map(
-      all
-        .filter(({ birth }) => birth)
-        .toSorted((x, y) => x.at.localeCompare(y.at))
-        .map(({ pieceId, id }) => [pieceId, id]),
-    );
-    for (const { birth: _, ...data } of all)
-      await tx.insert(traces).values({
-        id: data.id,
-        runId,
-        at: data.at,
-        pieceId: data.pieceId,
-        birth: births.get(data.pieceId) === data.id,
-        data,
-      });
-  }
-
   /** One birth record for each assembly and one for the run: the one before steps back, in one transaction. */
   async makeBirth(runId: string, id: string): Promise<void> {
     await this.db.transaction(async (tx) => {
+      await alone(tx, runId);
       const [chosen] = await tx
         .select({ pieceId: traces.pieceId })
         .from(traces)
@@ -91,6 +94,7 @@ export class TracesService {
   /** Restores a sweep; as a birth record only when none was made meanwhile. */
   async restore(runId: string, id: string): Promise<void> {
     await this.db.transaction(async (tx) => {
+      await alone(tx, runId);
       const [gone] = await tx
         .select({ pieceId: traces.pieceId, birth: traces.birth })
         .from(traces)
@@ -121,41 +125,11 @@ export class TracesService {
   }
 }
 
-/** Was it checked when it came in, and is it still whole? Samples are too many to check each time they are read. */
-const isSound = (data: unknown): data is Omit<StoredTrace, 'birth'> =>
-  isObject(data) &&
-  typeof data.id === 'string' &&
-  typeof data.name === 'string' &&
-  typeof data.pieceId === 'string' &&
-  Array.isArray(data.frequencyHz) &&
-  isObject(data.s11) &&
-  [data.s11.re, data.s11.im].every(
-    (samples) => Array.isArray(samples) && samples.length === (data.frequencyHz as unknown[]).length,
-  );
+/** Who changes the birth records of a run waits for whoever does so already. */
+const alone = (tx: Pick<Database, 'select'>, runId: string): Promise<unknown> =>
+  tx.select({ id: runs.id }).from(runs).where(eq(runs.id, runId)).for('update');
 
-/**
- * Every series has as many samples as there are frequencies, and these rise.
- *
- * @param within where the trace stands in what was sent, for the message
- */
-export function checkTrace(trace: AddTrace, within = ''): void {
-  const count = trace.frequencyHz.length;
-  const refuse = (where: string, message: string, remedy: string): never => {
-    throw new ProblemException(400, { code: 'trace.malformed', message, where: `${within}${where}`, remedy });
-  };
-  for (const pair of ['s11', 's21', 's12', 's22'] as const)
-    for (const part of ['re', 'im'] as const)
-      if (trace[pair] && trace[pair][part].length !== count)
-        refuse(
-          `${pair}.${part}`,
-          `${pair}.${part} has ${trace[pair][part].length} samples for ${count} frequencies.`,
-          'Send one sample for each frequency.',
-        );
-  const falls = trace.frequencyHz.findIndex((hz, k) => k > 0 && hz <= trace.frequencyHz[k - 1]);
-  if (falls > 0 || trace.frequencyHz[0] < 0)
-    refuse(
-      `frequencyHz[${Math.max(0, falls)}]`,
-      'The frequencies do not rise from zero.',
-      'Sort them, each once.',
-    );
-}
+/** Was it checked when it came in, and is it still whole? */
+const isSound = (data: unknown): data is Omit<ListedTrace, 'birth'> =>
+  isObject(data) &&
+  [data.id, data.name, data.pieceId, data.at, data.far].every((text) => typeof text === 'string');

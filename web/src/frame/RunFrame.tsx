@@ -1,18 +1,18 @@
 import type { JobDocument, RunDocument } from '@kobran/contract';
-import { checkReferences, defaultPractice, evaluate } from '@kobran/core';
+import { checkReferences, defaultPractice, evaluate, type Design } from '@kobran/core';
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { Outlet, useLocation, useParams } from 'react-router';
 import { messageOf, Unreachable } from '../store/client.js';
 import { useJob, useRun } from '../store/queries.js';
 import { usePreferences } from '../ui/Preferences.js';
 import { useCatalog } from '../store/Shop.js';
-import { ConflictNotice } from './ConflictNotice.js';
 import { Message } from '../ui/Message.js';
+import { SaveNotice } from './SaveNotice.js';
 import { StageRail } from './StageRail.js';
 import { TopBar } from './TopBar.js';
 import { useFacts, useFactWriter } from '../store/Device.js';
 import { RunContext } from '../store/RunContext.js';
-import type { Versioned } from '../store/designEditor.js';
+import type { Versioned } from '../store/documentEditor.js';
 import { useDraft, useRunEditor } from '../store/useRunEditor.js';
 import { useKeys } from '../ui/useKeys.js';
 
@@ -58,13 +58,14 @@ function OpenRunFrame({
 }: {
   document: RunDocument;
   job: JobDocument | undefined;
-  draft: Versioned | undefined;
+  draft: Versioned<Design> | undefined;
 }): ReactNode {
-  const editor = useRunEditor(document, draft);
   const facts = useFacts(document.id, document.facts);
   const writer = useFactWriter(document.id);
   const { units, set } = usePreferences();
   const practice = job?.practice ?? defaultPractice;
+  const place = job?.place?.site;
+  const editor = useRunEditor(document, draft, place);
   const { design } = editor;
   const catalog = useCatalog();
   const sheet = useMemo(
@@ -72,8 +73,18 @@ function OpenRunFrame({
     [design, catalog, facts, practice],
   );
   const run = useMemo(
-    () => ({ id: document.id, jobId: document.jobId, document, editor, facts, writer, practice, sheet }),
-    [document, editor, facts, writer, practice, sheet],
+    () => ({
+      id: document.id,
+      jobId: document.jobId,
+      document,
+      editor,
+      facts,
+      writer,
+      practice,
+      sheet,
+      place,
+    }),
+    [document, editor, facts, writer, practice, sheet, place],
   );
   const isCard = /\/make\/[^/]+$/.test(useLocation().pathname);
 
@@ -98,13 +109,7 @@ function OpenRunFrame({
           crumbs={[{ label: job?.name ?? '…', to: `/?job=${document.jobId}` }, { label: design.name }]}
           editor={editor}
         />
-        {editor.save.kind === 'conflict' && <ConflictNotice editor={editor} />}
-        {editor.save.kind === 'refused' && (
-          <p role="alert" className="border-b-2 border-stop bg-paper px-4 py-2">
-            <strong className="text-stop">Not saved.</strong> {editor.save.problem.message}{' '}
-            {editor.save.problem.remedy} Your change is kept here; undo takes it back.
-          </p>
-        )}
+        <SaveNotice what="run" editor={editor} />
         <div className="flex min-h-0 flex-1 flex-col md:flex-row">
           <StageRail sheet={sheet} runId={document.id} />
           <Outlet />

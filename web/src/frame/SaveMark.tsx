@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { useWaitingCount } from '../store/Device.js';
-import type { SaveState } from '../store/designEditor.js';
+import type { SaveState } from '../store/documentEditor.js';
 
 const words: Record<SaveState['kind'], string> = {
   saved: 'Saved',
@@ -15,7 +15,11 @@ export function SaveMark({ save }: { save: SaveState }): ReactNode {
   const waiting = useWaitingCount();
   const calm = save.kind === 'saved' || save.kind === 'saving';
   const text =
-    calm && waiting > 0 ? `${waiting} ${waiting === 1 ? 'entry' : 'entries'} on the way` : words[save.kind];
+    calm && waiting > 0
+      ? `${waiting} ${waiting === 1 ? 'entry' : 'entries'} on the way`
+      : save.kind === 'offline' && save.why !== undefined
+        ? `${save.why} Kept here, trying again`
+        : words[save.kind];
   return (
     <span
       role="status"

@@ -3,7 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { usePreferences } from '../ui/Preferences.js';
-import type { RunEditor } from '../store/useRunEditor.js';
+import type { UnderEdit } from '../store/useDocumentEditor.js';
 import { KeysDialog } from '../ui/KeysDialog.js';
 import { AsideNotice } from './AsideNotice.js';
 import { Palette } from './Palette.js';
@@ -22,7 +22,7 @@ export function TopBar({
   children,
 }: {
   crumbs: readonly Crumb[];
-  editor?: RunEditor;
+  editor?: UnderEdit;
   children?: ReactNode;
 }): ReactNode {
   const { units, theme, set } = usePreferences();

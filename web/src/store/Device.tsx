@@ -13,18 +13,20 @@ import {
 import { toast } from 'sonner';
 import { Message } from '../ui/Message.js';
 import { usePreferences } from '../ui/Preferences.js';
-import { call, Refused, Unreachable } from './client.js';
+import { call, messageOf, Refused, Unreachable } from './client.js';
 import { IndexedKeeper, MemoryKeeper, NotKept, type Keeper } from './kept/keeper.js';
 import { moveOldStore } from './kept/moveOldStore.js';
 import { browserTabs, type Tabs } from './kept/tabs.js';
 import { Outbox, type Delivery, type OutboxState, type Parcel } from './outbox.js';
-import { runKey, tracesKey } from './queries.js';
+import { PracticeChanges, type ChangeDelivery, type PracticeChange } from './practiceChanges.js';
+import { jobKey, runKey, SHOP_PRACTICE, tracesKey } from './queries.js';
 
 /** What belongs to this device: its store, its tabs, and what it still has to send. */
 interface Device {
   keeper: Keeper;
   tabs: Tabs;
   outbox: Outbox;
+  practices: PracticeChanges;
 }
 
 const Context = createContext<Device | undefined>(undefined);
@@ -62,12 +64,36 @@ async function deliver(parcel: Parcel): Promise<Delivery> {
   }
 }
 
+/** How often a change is laid over what stands, when others change it at the same moment. */
+const MAX_TRIES = 5;
+
+async function deliverPractice(jobId: string, change: PracticeChange): Promise<ChangeDelivery> {
+  for (let k = 0; ; k++)
+    try {
+      if (jobId === '') {
+        const { version, practice } = await call(routes.readShopPractice);
+        await call(routes.replaceShopPractice, { body: { version, practice: { ...practice, ...change } } });
+      } else {
+        const { version, name, site, practice } = await call(routes.readJob, { id: jobId });
+        const body = { version, name, site, practice: { ...practice, ...change } };
+        await call(routes.replaceJob, { id: jobId, body });
+      }
+      return { kind: 'done' };
+    } catch (error) {
+      if (error instanceof Unreachable) return { kind: 'away' };
+      if (!(error instanceof Refused)) throw error;
+      if (error.status >= 500) return { kind: 'away' };
+      if (error.status !== 409 || k >= MAX_TRIES) return { kind: 'refused', message: messageOf(error) };
+    }
+}
+
 /** Opens the device before anything is shown that is kept on it. */
 export function DeviceProvider({ children }: { children: ReactNode }): ReactNode {
   const queries = useQueryClient();
   const [device, setDevice] = useState<Device>();
   useEffect(() => {
     let outbox: Outbox | undefined;
+    let practices: PracticeChanges | undefined;
     let over = false;
     void (async () => {
       const [keeper, tabs] = await Promise.all([openKeeper(), browserTabs()]);
@@ -85,13 +111,29 @@ export function DeviceProvider({ children }: { children: ReactNode }): ReactNode
           );
         },
       });
+      practices = new PracticeChanges({
+        keeper,
+        tabs,
+        later,
+        warn,
+        check: async (value) => (await import('./readParcel.js')).readPracticeChange(value),
+        deliver: deliverPractice,
+        arrived: (jobId) =>
+          Promise.all(
+            (jobId === '' ? [SHOP_PRACTICE] : [jobKey(jobId), ['jobs']]).map((queryKey) =>
+              queries.invalidateQueries({ queryKey }),
+            ),
+          ),
+      });
       if (over) return;
-      setDevice({ keeper, tabs, outbox });
+      setDevice({ keeper, tabs, outbox, practices });
       await outbox.start();
+      await practices.start();
     })();
     return () => {
       over = true;
       outbox?.stop();
+      practices?.stop();
     };
   }, [queries]);
   if (!device) return <Message title="One moment…" />;
@@ -119,6 +161,15 @@ export function useOutbox(): OutboxState & Pick<Outbox, 'retry' | 'discard'> {
 
 /** How many entries the server has not got yet. */
 export const useWaitingCount = (): number => useOutbox().waiting.length;
+
+/** The change of a practice which waits, and how to change it further; of the shop's where the id is empty. */
+export function usePracticeChange(
+  jobId: string,
+): [PracticeChange | undefined, (change: PracticeChange) => void] {
+  const { practices } = useDevice();
+  const waiting = useSyncExternalStore(practices.subscribe, practices.snapshot).get(jobId);
+  return [waiting, (change) => void practices.put(jobId, change)];
+}
 
 /** Sweeps of a run which the server has not got yet. */
 export function useWaitingTraces(runId: string): AddTrace[] {

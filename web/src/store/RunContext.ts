@@ -1,5 +1,5 @@
 import type { RunDocument } from '@kobran/contract';
-import type { Facts, Practice, Sheet } from '@kobran/core';
+import type { Facts, Practice, Sheet, Site } from '@kobran/core';
 import { createContext, use } from 'react';
 import type { FactWriter } from './Device.js';
 import type { RunEditor } from './useRunEditor.js';
@@ -14,6 +14,8 @@ export interface OpenRun {
   writer: FactWriter;
   practice: Practice;
   sheet: Sheet;
+  /** The site of its job; nothing where nobody has drawn one. */
+  place: Site | undefined;
 }
 
 export const RunContext = createContext<OpenRun | undefined>(undefined);

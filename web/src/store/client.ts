@@ -45,10 +45,44 @@ export async function call<R extends AnyRoute>(route: R, ...[input]: ArgumentsOf
   } catch {
     throw new Unreachable(); // fetch fails only for the network, the time limit or a server that is gone.
   }
-  if (response.status === 204) return undefined as OutputOf<R>;
-  const answer = parsed(await response.text());
-  if (response.ok) return answer as OutputOf<R>;
-  throw new Refused(response.status, asProblem(answer, response.status));
+  return read(response.status, await response.text()) as OutputOf<R>;
+}
+
+/**
+ * Sends a file, however large: it takes the time it takes.
+ *
+ * @param onSent how much of it has gone, 0 to 1; the server reads as fast as it checks
+ * @throws {Refused} with the server's problem, or {Unreachable} when the connection was lost
+ */
+export const upload = <R extends AnyRoute>(
+  route: R,
+  input: Omit<InputOf<R>, 'body'>,
+  file: Blob,
+  onSent: (share: number) => void,
+): Promise<OutputOf<R>> =>
+  new Promise((resolve, reject) => {
+    // fetch does not tell how much has been sent.
+    const sending = new XMLHttpRequest();
+    sending.open(route.method, pathOf(route, input));
+    sending.setRequestHeader('content-type', 'application/json');
+    sending.upload.onprogress = ({ loaded, total }) => onSent(loaded / total);
+    sending.onerror = () => reject(new Unreachable());
+    sending.onload = () => {
+      try {
+        resolve(read(sending.status, sending.responseText) as OutputOf<R>);
+      } catch (error) {
+        reject(error instanceof Error ? error : new Unreachable());
+      }
+    };
+    sending.send(file);
+  });
+
+/** What was answered; a refusal is thrown. */
+function read(status: number, text: string): unknown {
+  if (status === 204) return undefined;
+  const answer = parsed(text);
+  if (status >= 200 && status < 300) return answer;
+  throw new Refused(status, asProblem(answer, status));
 }
 
 function parsed(text: string): unknown {

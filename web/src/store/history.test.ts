@@ -19,7 +19,7 @@ const named = (name: string): Design => ({
   pieces: [],
   legs: [],
 });
-const names = ({ past, present, future }: History): string[] =>
+const names = ({ past, present, future }: History<Design>): string[] =>
   [...past, present, ...future].map(({ name }) => name);
 
 describe('undo and redo', () => {
@@ -27,7 +27,7 @@ describe('undo and redo', () => {
     fc.assert(
       fc.property(fc.array(fc.string({ minLength: 1 }), { minLength: 1, maxLength: 30 }), (words) => {
         const designs = words.map((word, k) => named(`${k} ${word}`));
-        const after = designs.reduce(edited, historyOf(named('start')));
+        const after = designs.reduce(edited<Design>, historyOf(named('start')));
         const back = designs.reduce((history) => undone(history), after);
         expect(back.present.name).toBe('start');
         expect(designs.reduce((history) => redone(history), back).present).toBe(designs.at(-1));

@@ -11,6 +11,9 @@ import { call } from './client.js';
 /** Where a run, and a job, is kept in the cache. */
 export const runKey = (id: string): [string, string] => ['run', id];
 export const jobKey = (id: string): [string, string] => ['job', id];
+export const SHOP_PRACTICE = ['shop practice'];
+/** Apart from the list: what is in it changes, samples do not. */
+export const traceKey = (runId: string, traceId: string): string[] => ['trace', runId, traceId];
 export const tracesKey = (runId: string): [string, string] => ['traces', runId];
 
 export const useJobs = (deleted = false): UseQueryResult<JobSummary[]> =>

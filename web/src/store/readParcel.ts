@@ -1,6 +1,7 @@
-import { AddTrace, readAs, readFact } from '@kobran/contract';
+import { AddTrace, readAs, readFact, readPractice } from '@kobran/contract';
 import { isObject } from '@kobran/core';
 import type { ReadParcel } from './outbox.js';
+import type { PracticeChange } from './practiceChanges.js';
 
 /** Checks an entry of the outbox by the rules of the contract; a script of its own, fetched when something waits. */
 export function readParcel(value: unknown): ReadParcel {
@@ -20,3 +21,7 @@ export function readParcel(value: unknown): ReadParcel {
   }
   return { ok: false, why: `“${String(kind)}” is neither a fact nor a sweep.` };
 }
+
+/** Checks a change of a practice by the same rules; nothing when it is none. */
+export const readPracticeChange = (value: object): PracticeChange | undefined =>
+  readPractice(value).ok ? value : undefined;

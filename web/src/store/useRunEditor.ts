@@ -1,32 +1,33 @@
 import { routes, type RunDocument } from '@kobran/contract';
-import type { Change, Design } from '@kobran/core';
+import { applyChange, onSite, type Change, type Design, type Site } from '@kobran/core';
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { call, Refused, Unreachable } from './client.js';
-import { later, useDevice, warn } from './Device.js';
-import { DesignEditor, type SaveState, type Saving, type Versioned } from './designEditor.js';
+import { useMemo } from 'react';
+import { call } from './client.js';
+import { useDevice, warn } from './Device.js';
+import type { Saving, Versioned } from './documentEditor.js';
 import { Drafts } from './drafts.js';
 import { runKey } from './queries.js';
+import { readDesignDraft } from './readDesignDraft.js';
+import { savingFailed } from './savingFailed.js';
 import { useCatalog } from './Shop.js';
+import { useDocumentEditor, type UnderEdit } from './useDocumentEditor.js';
 
-export interface RunEditor {
+export interface RunEditor extends UnderEdit {
+  /** With its legs from the site, where it lies in one. */
   design: Design;
-  save: SaveState;
   change: (changes: readonly Change[]) => void;
-  undo: (() => void) | undefined;
-  redo: (() => void) | undefined;
-  keepMine: () => void;
-  takeTheirs: () => void;
 }
 
 /** What this device kept of a run’s edits; undefined while it is looked up, `{}` when there is nothing. */
-export function useDraft(runId: string): { draft?: Versioned } | undefined {
+export function useDraft(runId: string): { draft?: Versioned<Design> } | undefined {
   const { keeper, tabs } = useDevice();
   const catalog = useCatalog();
   const { data } = useQuery({
     queryKey: ['draft', runId],
     queryFn: async () => {
-      const draft = await new Drafts(keeper, tabs, warn).find(runId, catalog);
+      const draft = await new Drafts(keeper, tabs, warn).find(runId, (value) =>
+        readDesignDraft(value, catalog),
+      );
       return draft ? { draft } : {};
     },
     enabled: runId !== '',
@@ -38,49 +39,39 @@ export function useDraft(runId: string): { draft?: Versioned } | undefined {
 }
 
 /** The design of a run under edit, as screens use it. */
-export function useRunEditor(document: RunDocument, draft: Versioned | undefined): RunEditor {
+export function useRunEditor(
+  run: RunDocument,
+  draft: Versioned<Design> | undefined,
+  site: Site | undefined,
+): RunEditor {
   const queries = useQueryClient();
-  const { keeper, tabs } = useDevice();
-  const { id } = document;
-  const [editor] = useState(() => {
-    const drafts = new Drafts(keeper, tabs, warn);
-    return new DesignEditor(document, draft, {
-      save: (wish) => save(id, wish, queries),
-      keepDraft: (kept) => drafts.keep(id, kept),
-      later,
-    });
+  const { id } = run;
+  const { document, ...rest } = useDocumentEditor<Design, Change>(id, versioned(run), draft, {
+    apply: applyChange,
+    save: (wish) => save(id, wish, queries),
   });
-  useEffect(() => {
-    editor.start();
-    return () => editor.stop();
-  }, [editor]);
-  useEffect(() => editor.serverHas(document), [editor, document]);
-  const { design, save: state, canUndo, canRedo } = useSyncExternalStore(editor.subscribe, editor.snapshot);
+  const design = useMemo(() => onSite(document, site), [document, site]);
+  const { change, redo, undo, save: state, keepMine, takeTheirs } = rest;
   return useMemo(
-    () => ({
-      design,
-      save: state,
-      change: (changes) => editor.change(changes),
-      undo: canUndo ? () => editor.undo() : undefined,
-      redo: canRedo ? () => editor.redo() : undefined,
-      keepMine: () => editor.keepMine(),
-      takeTheirs: () => editor.takeTheirs(),
-    }),
-    [editor, design, state, canUndo, canRedo],
+    () => ({ design, change, redo, undo, save: state, keepMine, takeTheirs }),
+    [design, change, redo, undo, state, keepMine, takeTheirs],
   );
 }
 
-async function save(id: string, wish: Versioned, queries: QueryClient): Promise<Saving> {
+const versioned = ({ version, design }: RunDocument): Versioned<Design> => ({ version, document: design });
+
+async function save(
+  id: string,
+  { version, document: design }: Versioned<Design>,
+  queries: QueryClient,
+): Promise<Saving<Design>> {
   try {
-    const saved = await call(routes.replaceRun, { id, body: wish });
+    const saved = await call(routes.replaceRun, { id, body: { version, design } });
     queries.setQueryData(runKey(id), saved);
-    return { kind: 'saved', saved };
+    return { kind: 'saved', saved: versioned(saved) };
   } catch (error) {
-    if (error instanceof Unreachable) return { kind: 'away' };
-    if (!(error instanceof Refused)) throw error;
-    const { current } = error.problem;
-    if (error.status === 409 && current?.design)
-      return { kind: 'conflict', theirs: { version: current.version, design: current.design } };
-    return error.status >= 500 ? { kind: 'away' } : { kind: 'refused', problem: error.problem };
+    return savingFailed(error, (current) =>
+      current.design ? { version: current.version, document: current.design } : undefined,
+    );
   }
 }

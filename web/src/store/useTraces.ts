@@ -1,12 +1,18 @@
-import { MAX_KEPT_POINTS, routes, type AddTrace, type StoredTrace } from '@kobran/contract';
+import { MAX_KEPT_POINTS, routes, type AddTrace, type ListedTrace, type StoredTrace } from '@kobran/contract';
 import { renormalised, type FarEndKind, type ReadTrace, type Result, type Trace } from '@kobran/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  useMutation,
+  useQueries,
+  useQuery,
+  useQueryClient,
+  type UseQueryOptions,
+} from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { useEffect } from 'react';
 import { toast } from 'sonner';
 import { call, messageOf } from './client.js';
 import { useWaitingTraces } from './Device.js';
-import { tracesKey } from './queries.js';
+import { traceKey, tracesKey } from './queries.js';
 import { useOpenRun } from './RunContext.js';
 import type { Background } from '../background/background.worker.js';
 import { openBackground } from '../background/openBackground.js';
@@ -19,11 +25,13 @@ export interface TraceSetting {
 }
 
 export interface Traces {
-  all: readonly StoredTrace[];
+  all: readonly ListedTrace[];
   error: Error | null;
   add: (trace: Trace, name: string, setting: TraceSetting) => void;
   makeBirth: (id: string) => void;
-  remove: (trace: StoredTrace) => void;
+  remove: (trace: ListedTrace) => void;
+  /** A sweep of the list with its samples. */
+  whole: (id: string) => Promise<StoredTrace>;
 }
 
 const requests = {
@@ -59,6 +67,10 @@ export function useTraces(): Traces {
     ],
     error,
     add: (trace, name, setting) => writer.addTrace(asBody(trace, name, setting)),
+    whole: async (traceId) => {
+      const own = waiting.find(({ id }) => id === traceId);
+      return own ? { ...own, birth: false } : queries.ensureQueryData(wholeQuery(runId, traceId));
+    },
     makeBirth: (traceId) => mutate({ what: 'birth', traceId }),
     remove: ({ id, name }) =>
       mutate(
@@ -74,6 +86,36 @@ export function useTraces(): Traces {
         },
       ),
   };
+}
+
+/** Samples never change: once read they are not asked for again. */
+const wholeQuery = (
+  runId: string,
+  traceId: string,
+): UseQueryOptions<StoredTrace> & { queryKey: string[] } => ({
+  queryKey: traceKey(runId, traceId),
+  queryFn: () => call(routes.readTrace, { id: runId, traceId }),
+  staleTime: Infinity,
+});
+
+/** Sweeps of the list with their samples, as far as they are here. */
+export function useWholeTraces(listed: readonly ListedTrace[]): {
+  wholes: ReadonlyMap<string, StoredTrace>;
+  error: Error | null;
+} {
+  const { id: runId } = useOpenRun();
+  const waiting = useWaitingTraces(runId);
+  const answers = useQueries({
+    queries: listed.map(({ id }) => ({
+      ...wholeQuery(runId, id),
+      enabled: waiting.every((one) => one.id !== id),
+    })),
+  });
+  const wholes = listed.flatMap((one, k): [string, StoredTrace][] => {
+    const samples = answers[k].data ?? waiting.find(({ id }) => id === one.id);
+    return samples ? [[one.id, samples as StoredTrace]] : [];
+  });
+  return { wholes: new Map(wholes), error: answers.find(({ error }) => error)?.error ?? null };
 }
 
 function asBody(trace: Trace, name: string, setting: TraceSetting): Omit<AddTrace, 'id' | 'by' | 'at'> {

@@ -207,6 +207,16 @@ describe('against every plan there is', () => {
     }),
   });
 
+  /** HiGHS 1.15 fails on the third of its programs while it undoes its presolve. */
+  const afterPresolve = {
+    pieces: [1.302, 1.807, 0.3, 1.952, 0.996].map((lengthM) => ({ lengthM, set: '' })),
+    reels: [
+      { lengthM: 1.302, isNew: false },
+      { lengthM: 1.002, isNew: true },
+      { lengthM: 3.763, isNew: true },
+    ],
+  };
+
   it('all three goals are met as well as trying every plan meets them', async () => {
     await fc.assert(
       fc.asyncProperty(small, async ({ pieces, reels }) => {
@@ -252,7 +262,7 @@ describe('against every plan there is', () => {
             expect(mine[mine.length - 1].toM).toBeLessThanOrEqual(span.fromM + span.lengthM + 1e-6);
           }
       }),
-      { numRuns: 40 },
+      { numRuns: 40, examples: [[afterPresolve]] },
     );
   });
 });
@@ -274,7 +284,7 @@ describe('a large job', () => {
     expect(newCable.valueM).toBeGreaterThanOrEqual(needM - offcutsM - 1e-6);
     expect(newCable.boundM).toBeLessThanOrEqual(newCable.valueM);
     expect((newCable.valueM - newCable.boundM) / totalM).toBeLessThan(0.01);
-  }, 60_000);
+  });
 });
 
 describe('booking', () => {

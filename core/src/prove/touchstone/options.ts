@@ -28,11 +28,11 @@ export function readOptions(text: string, line: number): Result<Options> {
   const words = text.replace(/^#/, '').trim().toUpperCase().split(/\s+/).filter(Boolean);
   for (let k = 0; k < words.length; k++) {
     const word = words[k];
-    if (word in units) options.hzPerUnit = units[word];
+    if (Object.hasOwn(units, word)) options.hzPerUnit = units[word];
     else if (formats.has(word)) options.format = word as Format;
     else if (parameters.has(word)) options.parameter = word as Parameter;
     else if (word === 'R') {
-      const ohm = Number(words.at(++k));
+      const ohm = plainNumber(words.at(++k) ?? '');
       if (!(ohm > 0 && ohm < 1e6))
         return bad(
           line,
@@ -49,6 +49,11 @@ export function readOptions(text: string, line: number): Result<Options> {
   }
   return ok(options);
 }
+
+/** As the format has numbers: decimal, and nothing else which a program would take for one (`0x10`, `Infinity`). */
+const DECIMAL = /^[+-]?(\d+\.?\d*|\.\d+)([eE][+-]?\d+)?$/;
+
+export const plainNumber = (word: string): number => (DECIMAL.test(word) ? Number(word) : NaN);
 
 /** A problem with its line. */
 export const bad = (line: number, what: string, remedy: string): ReturnType<typeof fail> =>

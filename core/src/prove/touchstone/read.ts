@@ -1,6 +1,6 @@
 import { ok, type Result } from '../../quantity/index.js';
 import { emptySeries, type Trace } from '../trace.js';
-import { bad, defaultOptions, readOptions, type Format, type Options } from './options.js';
+import { bad, defaultOptions, plainNumber, readOptions, type Format, type Options } from './options.js';
 import { traceNotes } from './traceNotes.js';
 import { normalised, onePortToS, twoPortToS } from './toScattering.js';
 
@@ -24,6 +24,8 @@ interface Reading {
   open: number[];
   openLine: number;
   frequencies: number[];
+  /** The line on which each record began. */
+  lines: number[];
   values: number[];
   notes: string[];
   /** Version 2.0 says how many frequencies there are, and on which line. */
@@ -51,6 +53,7 @@ export function readTouchstone(text: string, name = ''): Result<ReadTrace> {
     open: [],
     openLine: 0,
     frequencies: [],
+    lines: [],
     values: [],
     notes: [],
     promised: undefined,
@@ -74,9 +77,16 @@ export function readTouchstone(text: string, name = ''): Result<ReadTrace> {
     );
   if (state.frequencies.length === 0)
     return bad(1, 'there is no data in the file', 'Choose the .s1p or .s2p file that the analyser wrote.');
-  const missing = promiseProblem(state);
+  const missing = promiseProblem(state) ?? endProblem(state);
   if (missing) return missing;
   const trace = traceOf(state);
+  const broken = firstInfinite(trace);
+  if (broken >= 0)
+    return bad(
+      state.lines[broken],
+      'a value is so large that nothing can be computed from it',
+      'Look at the format in the # line: RI, MA or DB.',
+    );
   return ok({ trace, notes: [...state.notes, ...traceNotes(trace)] });
 }
 
@@ -88,6 +98,22 @@ function promiseProblem({ promised, frequencies }: Reading): Problem | undefined
     `${promised.count} frequencies are promised, ${frequencies.length} are there`,
     'The file was cut off or put together by hand: export it once more.',
   );
+}
+
+/** Version 2.0 closes its file with [End]: one without has lost its tail. */
+function endProblem({ version, ended, lines }: Reading): Problem | undefined {
+  if (version === 1 || ended) return undefined;
+  return bad(
+    lines.at(-1) ?? 1,
+    'the file ends without [End]',
+    'The file was cut off: send or copy it once more.',
+  );
+}
+
+/** The first record with a value which is none; -1 when all are sound. */
+function firstInfinite({ frequencyHz, s }: Trace): number {
+  const series = Object.values(s).flatMap((one) => (one ? [one.re, one.im] : []));
+  return frequencyHz.findIndex((_, k) => series.some((values) => !Number.isFinite(values[k])));
 }
 
 const recordSize = ({ ports }: Reading): number => (ports === 2 ? 9 : 3);
@@ -129,7 +155,7 @@ const keywords: Record<string, (value: string, line: number, state: Reading) => 
     return undefined;
   },
   reference: (value, line, state) => {
-    const ohms = value.split(/\s+/).map(Number);
+    const ohms = value.split(/\s+/).map(plainNumber);
     if (ohms.some((ohm) => !(ohm > 0)) || new Set(ohms).size > 1)
       return bad(
         line,
@@ -144,7 +170,7 @@ const keywords: Record<string, (value: string, line: number, state: Reading) => 
       ? undefined
       : bad(line, `matrix format ${value}`, 'Save it with the full matrix.'),
   'number of frequencies': (value, line, state) => {
-    const count = Number(value);
+    const count = plainNumber(value);
     if (!Number.isInteger(count) || count < 1)
       return bad(line, `“${value}” is no number of frequencies`, 'It is a whole number from 1.');
     state.promised = { count, line };
@@ -169,14 +195,14 @@ function keyword(text: string, line: number, state: Reading): Problem | undefine
   const [, name = text, value = ''] = /^\[([^\]]+)\]\s*(.*)$/.exec(text) ?? [];
   state.version = 2;
   const known = name.toLowerCase();
-  return known in keywords
+  return Object.hasOwn(keywords, known)
     ? keywords[known](value.trim(), line, state)
     : bad(line, `keyword [${name}] is not read here`, 'Save it as version 1.1, or without that keyword.');
 }
 
 function numbers(text: string, line: number, state: Reading): Problem | undefined {
   const words = text.split(/[\s,]+/);
-  const read = words.map(Number);
+  const read = words.map(plainNumber);
   const wrong = read.findIndex((value, k) => !Number.isFinite(value) || words[k] === '');
   if (wrong >= 0)
     return bad(
@@ -242,12 +268,15 @@ const unitOf = ({ options }: Reading): number => (options ?? defaultOptions).hzP
 function record(state: Reading, line: number): Problem | undefined {
   const hz = state.open[0] * unitOf(state);
   const last = state.frequencies.at(-1);
+  if (!Number.isFinite(hz))
+    return bad(line, 'the frequency is beyond all numbers', 'Look at the unit in the # line.');
   if (hz < 0) return bad(line, 'the frequency is negative', 'Frequencies rise from zero.');
   if (last !== undefined && hz <= last)
     return bad(line, 'the frequency does not rise', 'Each line’s frequency is above the one before it.');
   if (state.frequencies.length >= MAX_TRACE_POINTS)
     return bad(line, `more than ${MAX_TRACE_POINTS} frequencies`, 'Sweep with fewer points.');
   state.frequencies.push(hz);
+  state.lines.push(state.openLine);
   for (let k = 1; k < state.open.length; k++) state.values.push(state.open[k]);
   state.open.length = 0;
   return undefined;

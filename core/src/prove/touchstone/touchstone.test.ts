@@ -272,6 +272,16 @@ describe('a wrong file is refused with its line, and nothing is guessed', () => 
     ['[Version] 2.0\n[Mixed-Mode Order] D2,3\n', 'line 2', '[Mixed-Mode Order]'],
     ['[Version] 2.0\n# MHz S RI\n[Number of Ports] 2\n[Network Data]\n1 2 3 4\n', 'line 5', '4 of 9 numbers'],
     ['<html>\n', 'line 1', '“<html>”'],
+    // Version 2.0 ends with [End]; its numbers, like those of 1.1, are decimal.
+    ['[Version] 2.0\n# MHz S RI\n[Number of Ports] 1\n[Network Data]\n1 2 3\n2 3 4\n', 'line 6', '[End]'],
+    ['[__proto__] 1\n', 'line 1', '[__proto__]'],
+    ['[constructor] 1\n', 'line 1', '[constructor]'],
+    ['# MHz S RI\n1 0x10 0\n', 'line 2', '“0x10”'],
+    ['# MHz S RI\n1 Infinity 0\n', 'line 2', '“Infinity”'],
+    ['# MHz S RI\n1 1e999 0\n', 'line 2', '“1e999”'],
+    ['# MHz S DB\n1 0 0\n2 1e5 0\n', 'line 3', 'so large'],
+    ['# GHz S RI\n1e305 0 0\n', 'line 2', 'beyond all numbers'],
+    ['# MHz S RI R 0x32\n1 0 0\n', 'line 1', 'R 0X32'],
   ])('%#', (text, where, what) => {
     const result = readTouchstone(text);
     if (result.ok) throw new Error('was read');

@@ -1,4 +1,4 @@
-import type { AntennaPort, AnyPiece, Design, Housing, Leg, RadioPort, Service } from './design.js';
+import type { AntennaPort, AnyPiece, Design, Housing, Leg, RadioPort, RouteStep, Service } from './design.js';
 
 /** One change of a design: what remedies apply and what undo takes back. Plain data. */
 export type Change =
@@ -8,6 +8,8 @@ export type Change =
   | { op: 'set radio'; radio: Partial<RadioPort> }
   | { op: 'set antenna'; antenna: Partial<AntennaPort> }
   | { op: 'set legs'; legs: Leg[] }
+  /** Ways of the site; none makes the legs the run’s own again. */
+  | { op: 'set route'; route: RouteStep[] }
   | { op: 'set housing'; housing: Housing }
   | { op: 'set name'; name: string }
   | { op: 'set design'; design: Design };
@@ -30,6 +32,10 @@ export function applyChange(design: Design, change: Change): Design {
       return { ...design, antenna: { ...design.antenna, ...change.antenna } };
     case 'set legs':
       return { ...design, legs: change.legs };
+    case 'set route': {
+      const { route: _, ...own } = design;
+      return change.route.length > 0 ? { ...own, route: change.route } : own;
+    }
     case 'set housing': {
       const others = (design.housings ?? []).filter(({ joint }) => joint !== change.housing.joint);
       return { ...design, housings: [...others, change.housing] };

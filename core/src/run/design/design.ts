@@ -155,6 +155,31 @@ export interface Leg {
   bendRadiusMm?: number;
 }
 
+/** Why cable is kept beyond the length of a way. */
+export const slackCauses = ['drip loop', 'service coil', 'rotator loop', 'mast-top tail', 'other'] as const;
+export type SlackCause = (typeof slackCauses)[number];
+
+/** How much is kept where nobody says it, m. Common practice, no source. */
+export const usualSlackM: Record<SlackCause, number> = {
+  'drip loop': 0.4,
+  'service coil': 1,
+  'rotator loop': 1.5,
+  'mast-top tail': 0.8,
+  other: 0.3,
+};
+
+export interface WaySlack {
+  cause: SlackCause;
+  lengthM: number;
+}
+
+/** One way of the site which a run lies in, with what it keeps there. */
+export interface RouteStep {
+  /** The way’s id. */
+  way: string;
+  slack: WaySlack[];
+}
+
 /** What protects a joint which is under ground: tape never does. */
 export const housingKinds = ['pit', 'box', 'splice'] as const;
 export interface Housing {
@@ -171,6 +196,8 @@ export interface Design {
   antenna: AntennaPort;
   pieces: AnyPiece[];
   legs: Leg[];
+  /** Ways of the site in order from the radio: the legs follow from them where they are given. */
+  route?: RouteStep[];
   /** Of joints which lie in the ground. */
   housings?: Housing[];
 }

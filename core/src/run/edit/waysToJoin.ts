@@ -15,7 +15,7 @@ import { facesOf, type PlacedJoint, type PlacedPiece } from '../wave/layout.js';
 import type { Remedy } from '../design/remedy.js';
 
 /** One way to make a joint fit, ranked among the others. */
-export interface Way extends Remedy {
+export interface WayToJoin extends Remedy {
   kind: 'turn' | 'exchange' | 're-end' | 'adapters';
   /** Does it pass at this band, power and place? */
   passes: boolean;
@@ -54,7 +54,7 @@ export const needsOf = (
  * Ways to join the two faces of a joint, best first: turn a piece round, exchange an adapter, re-end a cable, add adapters.
  * After each the joint passes signal, and no other joint is made worse.
  */
-export function waysToJoin(design: Design, joint: PlacedJoint, catalog: Catalog, most = 5): Way[] {
+export function waysToJoin(design: Design, joint: PlacedJoint, catalog: Catalog, most = 5): WayToJoin[] {
   const exposed = isExposed(joint.zone);
   const needs = needsOf(design, catalog, exposed);
   const sides = [
@@ -88,7 +88,7 @@ const neighbourFaces = (design: Design, index: number, catalog: Catalog): [Face,
 export const turned = (piece: AnyPiece): AnyPiece =>
   piece.kind === 'assembly' ? { ...piece, a: piece.b, b: piece.a } : { ...piece, reversed: !piece.reversed };
 
-function turnRound(design: Design, { piece, index, name }: PlacedPiece, catalog: Catalog): Way[] {
+function turnRound(design: Design, { piece, index, name }: PlacedPiece, catalog: Catalog): WayToJoin[] {
   const [before, after] = neighbourFaces(design, index, catalog);
   const other = turned(piece);
   const [a, b] = facesOf(other, catalog);
@@ -109,7 +109,13 @@ function turnRound(design: Design, { piece, index, name }: PlacedPiece, catalog:
   ];
 }
 
-function reEnds(piece: Assembly, end: 'a' | 'b', other: Face, catalog: Catalog, exposed: boolean): Way[] {
+function reEnds(
+  piece: Assembly,
+  end: 'a' | 'b',
+  other: Face,
+  catalog: Catalog,
+  exposed: boolean,
+): WayToJoin[] {
   const seen = new Set<string>();
   // Two parts of one face and style are as good as each other: the first is offered.
   const distinct = partsToMeet(other, piece.cable, catalog, exposed).filter(({ face, style }) => {
@@ -136,7 +142,7 @@ function exchanges(
   { piece, index }: PlacedPiece,
   catalog: Catalog,
   needs: ChainNeeds,
-): Way[] {
+): WayToJoin[] {
   const [before, after] = neighbourFaces(design, index, catalog);
   return adapterChains(before, after, catalog.adapters, { ...needs, most: 1 }).map((chain) => {
     const [own] = chain.adapters;
@@ -158,7 +164,7 @@ function exchanges(
 const doubts = ({ against }: Chain): string => (against.length > 0 ? ` · ${against[0]}` : '');
 
 /** Adapters put between two pieces. */
-function insertion(design: Design, at: number, chain: Chain): Way {
+function insertion(design: Design, at: number, chain: Chain): WayToJoin {
   const insert: AnyPiece[] = [];
   for (const one of chain.adapters)
     insert.push(adapterPiece(freshId([...design.pieces, ...insert], 'adapter'), one));

@@ -12,6 +12,7 @@ import { FileInput, FilePick } from '../../ui/FilePick.js';
 import { Menu } from '../../ui/Menu.js';
 import { RunRow } from './RunRow.js';
 import { useDeletion } from './useDeletion.js';
+import { useImportJob } from './useImportJob.js';
 
 const JOB_FILE = '.json,application/json';
 
@@ -83,6 +84,9 @@ function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
       <div className="flex flex-wrap items-baseline gap-x-3 gap-y-2 border-b-2 border-ink pb-1">
         <h2 className="text-lg font-bold">{job.name}</h2>
         <p className="basis-full text-muted sm:flex-1 sm:basis-0">{job.site}</p>
+        <Link className="button" to={`/jobs/${job.id}/site`}>
+          Site<span className="sr-only"> of {job.name}</span>
+        </Link>
         <Link className="button" to={`/jobs/${job.id}/reels`}>
           Reels<span className="sr-only"> and cutting plan of {job.name}</span>
         </Link>
@@ -108,7 +112,7 @@ function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
       </div>
       <ul>
         {runs.map((run) => (
-          <RunRow key={run.id} run={run} practice={job.practice} />
+          <RunRow key={run.id} run={run} practice={job.practice} place={data?.place?.site} />
         ))}
       </ul>
       {data && data.runs.length === 0 && (
@@ -166,20 +170,6 @@ function NewJob(): ReactNode {
       </button>
     </form>
   );
-}
-
-/** Reads a job file; what came of it is said. */
-function useImportJob(): (file: File) => void {
-  const bring = useChange((text: string) => call(routes.importJob, { body: text }));
-  return (file) =>
-    void file.text().then((text) =>
-      bring.mutate(text, {
-        onSuccess: ({ name, runs }) =>
-          toast(`${name} is here, with ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}`),
-        onError: (error) =>
-          toast.error(`${file.name}: ${messageOf(error)}`, { duration: 15_000, closeButton: true }),
-      }),
-    );
 }
 
 /** An empty Kobran: two connectors, a file, or the demo. */

@@ -1,5 +1,14 @@
 import type { RunDocument } from '@kobran/contract';
-import { checkReferences, counted, evaluate, formatLength, type Practice, type Sheet } from '@kobran/core';
+import {
+  checkReferences,
+  counted,
+  evaluate,
+  formatLength,
+  onSite,
+  type Practice,
+  type Sheet,
+  type Site,
+} from '@kobran/core';
 import { MoreHorizontal } from 'lucide-react';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -13,11 +22,18 @@ import { SnagMark, snagColour } from '../../ui/SnagMark.js';
 import { StateMark, stateWords } from '../../ui/StateMark.js';
 import { useDeletion } from './useDeletion.js';
 
+interface Props {
+  run: RunDocument;
+  practice: Practice;
+  place: Site | undefined;
+}
+
 /** A run as a thin line to scale, with its worst snag, its stages and what to do next. */
-export function RunRow({ run, practice }: { run: RunDocument; practice: Practice }): ReactNode {
+export function RunRow(props: Props): ReactNode {
+  const { run } = props;
   const catalog = useCatalog();
   const [unknown] = checkReferences(run.design, catalog);
-  if (!unknown) return <RunLine run={run} practice={practice} />;
+  if (!unknown) return <RunLine {...props} />;
   return (
     <li className="border-b border-rule py-2.5">
       <span className="font-bold">{run.design.name}</span>
@@ -28,13 +44,13 @@ export function RunRow({ run, practice }: { run: RunDocument; practice: Practice
   );
 }
 
-function RunLine({ run, practice }: { run: RunDocument; practice: Practice }): ReactNode {
+function RunLine({ run, practice, place }: Props): ReactNode {
   const { units } = usePreferences();
   const facts = useFacts(run.id, run.facts);
   const catalog = useCatalog();
   const sheet = useMemo(
-    () => evaluate(run.design, catalog, { facts, practice, sweepPoints: 2 }),
-    [run.design, catalog, facts, practice],
+    () => evaluate(onSite(run.design, place), catalog, { facts, practice, sweepPoints: 2 }),
+    [run.design, place, catalog, facts, practice],
   );
   const worst = sheet.snags.at(0);
   const remove = useDeletion();

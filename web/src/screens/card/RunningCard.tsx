@@ -242,9 +242,9 @@ function Ways({
   onRepeat: () => void;
 }): ReactNode {
   return (
-    <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-sheet pb-2 md:grid-cols-[minmax(0,3fr)_repeat(3,minmax(0,1fr))]">
+    <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-sheet pb-2 md:grid-cols-[minmax(0,3fr)_repeat(3,minmax(0,1fr))] [@media(max-height:519px)]:grid-cols-[minmax(0,3fr)_repeat(3,minmax(0,1fr))] [@media(max-height:519px)]:gap-1">
       <button
-        className="col-span-3 flex min-h-20 items-center justify-between gap-3 rounded bg-ink px-6 text-left text-xl font-bold text-on-ink md:col-span-1"
+        className="col-span-3 flex min-h-20 items-center justify-between gap-3 rounded bg-ink px-6 text-left text-xl font-bold text-on-ink md:col-span-1 [@media(max-height:519px)]:col-span-1 [@media(max-height:519px)]:min-h-12 [@media(max-height:519px)]:px-3 [@media(max-height:519px)]:text-base"
         onClick={inWork.goOn}
       >
         {inWork.label}
@@ -260,11 +260,13 @@ function Ways({
 function Other({ label, name, onClick }: { label: string; name: string; onClick: () => void }): ReactNode {
   return (
     <button
-      className="min-h-16 rounded border-2 border-ink bg-paper text-base leading-tight font-bold md:text-lg"
+      className="min-h-16 rounded border-2 border-ink bg-paper text-base leading-tight font-bold md:text-lg [@media(max-height:519px)]:min-h-12 [@media(max-height:519px)]:text-sm"
       onClick={onClick}
     >
       {label}
-      <span className="figures block text-sm font-normal text-muted">{name}</span>
+      <span className="figures block text-sm font-normal text-muted [@media(max-height:519px)]:hidden">
+        {name}
+      </span>
     </button>
   );
 }

@@ -13,6 +13,7 @@ import { Download, Plus } from 'lucide-react';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
+import { saveFile } from '../../ui/saveFile.js';
 import { useShop } from '../../store/Shop.js';
 import { FilePick } from '../../ui/FilePick.js';
 import { Finder, type FinderItem } from '../../ui/Finder.js';
@@ -119,14 +120,6 @@ function itemsOf(kind: Kind, catalog: Catalog, own: readonly ShopEntry[]): Finde
 function Exchange(): ReactNode {
   const { catalog, import: importEntries } = useShop();
   const [looked, setLooked] = useState<{ name: string; fresh: ShopEntry[]; problems: Problem[] }>();
-  const save = (text: string, name: string, type: string): void => {
-    const url = URL.createObjectURL(new Blob([text], { type }));
-    const link = document.createElement('a');
-    link.href = url;
-    link.download = name;
-    link.click();
-    URL.revokeObjectURL(url);
-  };
   const look = (file: File): void => {
     void file.text().then((text) => {
       const { entries, problems } = readCatalogFile(text);
@@ -137,13 +130,13 @@ function Exchange(): ReactNode {
     <div className="flex flex-wrap gap-2">
       <button
         className="button"
-        onClick={() => save(catalogToCsv(catalogEntries(catalog)), 'catalogue.csv', 'text/csv')}
+        onClick={() => saveFile(catalogToCsv(catalogEntries(catalog)), 'catalogue.csv', 'text/csv')}
       >
         <Download size={16} aria-hidden /> CSV
       </button>
       <button
         className="button"
-        onClick={() => save(catalogToJson(catalogEntries(catalog)), 'catalogue.json', 'application/json')}
+        onClick={() => saveFile(catalogToJson(catalogEntries(catalog)), 'catalogue.json', 'application/json')}
       >
         <Download size={16} aria-hidden /> JSON
       </button>

@@ -1,4 +1,4 @@
-import { faceInFull, fitJoint, formatDecibels, type JointSheet, type Way } from '@kobran/core';
+import { faceInFull, fitJoint, formatDecibels, type JointSheet, type WayToJoin } from '@kobran/core';
 import { useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
@@ -36,7 +36,7 @@ function Ways({ joint, onClose }: { joint: JointSheet; onClose: () => void }): R
   const ways = useMemo(() => fitJoint(editor.design, joint.id, catalog), [editor.design, joint.id, catalog]);
   const first = useRef<HTMLButtonElement>(null);
   useEffect(() => first.current?.focus(), []);
-  const take = (way: Way): void => {
+  const take = (way: WayToJoin): void => {
     editor.change(way.changes);
     toast(way.title, { description: 'Done. Ctrl Z takes it back.' });
     onClose();

@@ -1,12 +1,15 @@
-import type { StoredTrace } from '@kobran/contract';
+import type { ListedTrace, StoredTrace } from '@kobran/contract';
 import { farEndNames, writeTouchstone } from '@kobran/core';
 import { MoreHorizontal } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { toast } from 'sonner';
+import { messageOf } from '../../store/client.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { traceOf, type Traces } from '../../store/useTraces.js';
 import { sayMoment } from '../../ui/dates.js';
 import { Menu } from '../../ui/Menu.js';
 import { Tick } from '../../ui/Tick.js';
+import { saveFile } from '../../ui/saveFile.js';
 
 /** A sweep of the list: look at it, draw it beside, and what else can be done with it. */
 export function SweepRow({
@@ -17,7 +20,7 @@ export function SweepRow({
   beside,
   onBeside,
 }: {
-  trace: StoredTrace;
+  trace: ListedTrace;
   traces: Traces;
   chosen: boolean;
   onChoose: () => void;
@@ -35,8 +38,8 @@ export function SweepRow({
           <span className={chosen ? 'font-bold' : ''}>{trace.name}</span>
           {trace.birth && <strong className="ml-2 text-lake">birth record</strong>}
           <span className="block text-sm text-muted">
-            {of}, {farEndNames[trace.far]} on the far end{trace.rained ? ', after rain' : ''};{' '}
-            {trace.by === '' ? '' : `${trace.by}, `}
+            {of}, {trace.far === 'open' ? 'far end open' : `${farEndNames[trace.far]} on the far end`}
+            {trace.rained ? ', after rain' : ''}; {trace.by === '' ? '' : `${trace.by}, `}
             {sayMoment(trace.at)}
           </span>
         </span>
@@ -61,13 +64,19 @@ export function SweepRow({
                   act: () => traces.makeBirth(trace.id),
                 },
               ]),
-          { label: 'Save as file', hint: 'Touchstone', act: () => save(trace) },
+          {
+            label: 'Save as file',
+            hint: 'Touchstone',
+            act: () => void traces.whole(trace.id).then(save, sayFault),
+          },
           { label: 'Delete', hint: 'it can be restored', act: () => traces.remove(trace) },
         ]}
       />
     </li>
   );
 }
+
+const sayFault = (error: unknown): void => void toast.error(messageOf(error));
 
 /** The trace as an open file. */
 function save(kept: StoredTrace): void {
@@ -76,9 +85,6 @@ function save(kept: StoredTrace): void {
     kept.name,
     `taken ${kept.at}${kept.by === '' ? '' : ` by ${kept.by}`}`,
   ]);
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([text], { type: 'text/plain' }));
-  link.download = `${kept.name.replace(/\.s[12]p$/i, '').replace(/[^\w.-]+/g, '-')}.s${trace.ports}p`;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 1000);
+  const name = kept.name.replace(/\.s[12]p$/i, '').replace(/[^\w.-]+/g, '-');
+  saveFile(text, `${name}.s${trace.ports}p`, 'text/plain');
 }

@@ -30,11 +30,12 @@ const returnLosses = (of: Complexes): Float64Array => magnitudes(of).map(returnL
 /** One sweep over its prediction: verdict, curves, echo on the ruler, the disc, and what has drifted since birth. */
 export function SweepView({
   trace: kept,
-  all,
+  birth,
   beside,
 }: {
   trace: StoredTrace;
-  all: readonly StoredTrace[];
+  /** The birth record it is held against. */
+  birth: StoredTrace | undefined;
   /** Others to be drawn with it. */
   beside: readonly StoredTrace[];
 }): ReactNode {
@@ -48,9 +49,6 @@ export function SweepView({
     [design, catalog, kept, trace, known],
   );
   if (!swept) return <p className="mt-3">The assembly of this sweep is not in the run any more.</p>;
-  const birth = all.find(
-    (one) => one.birth && one.id !== kept.id && one.pieceId === kept.pieceId && one.far === kept.far,
-  );
   return <SweepResult kept={kept} trace={trace} swept={swept} birth={birth} beside={beside} />;
 }
 

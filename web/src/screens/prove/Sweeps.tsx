@@ -1,4 +1,4 @@
-import type { StoredTrace } from '@kobran/contract';
+import type { ListedTrace, StoredTrace } from '@kobran/contract';
 import {
   arrestersOf,
   driftFinding,
@@ -14,6 +14,7 @@ import {
 } from '@kobran/core';
 import { Upload } from 'lucide-react';
 import { useMemo, useState, type DragEvent, type ReactNode } from 'react';
+import { messageOf } from '../../store/client.js';
 import { useCatalog } from '../../store/Shop.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { Choice } from '../../ui/Choice.js';
@@ -25,6 +26,7 @@ import {
   traceAgainst,
   traceOf,
   useTraces,
+  useWholeTraces,
   type Traces,
   type TraceSetting,
 } from '../../store/useTraces.js';
@@ -38,7 +40,12 @@ export function Sweeps(): ReactNode {
   const [chosen, setChosen] = useState<string>();
   const [beside, setBeside] = useState<ReadonlySet<string>>(new Set());
   const trace = traces.all.find(({ id }) => id === chosen) ?? traces.all.at(-1);
-  const { findings, measured } = useSweepFindings(trace, traces.all);
+  const birth = trace && birthOf(trace, traces.all);
+  const drawn = traces.all.filter(({ id }) => beside.has(id) && id !== trace?.id);
+  const { wholes, error } = useWholeTraces([...(trace ? [trace] : []), ...(birth ? [birth] : []), ...drawn]);
+  const whole = trace && wholes.get(trace.id);
+  const first = birth && wholes.get(birth.id);
+  const { findings, measured } = useSweepFindings(whole, first);
   return (
     <>
       <section className="mt-8" aria-labelledby="sweeps">
@@ -62,12 +69,14 @@ export function Sweeps(): ReactNode {
             ))}
           </ul>
         )}
-        {trace && (
+        {error && <p className="mt-3 text-stop">The sweep cannot be read: {messageOf(error)}</p>}
+        {trace && !whole && !error && <p className="mt-3 text-muted">Reading the sweep…</p>}
+        {whole && (
           <SweepView
-            key={trace.id}
-            trace={trace}
-            all={traces.all}
-            beside={traces.all.filter(({ id }) => beside.has(id) && id !== trace.id)}
+            key={whole.id}
+            trace={whole}
+            birth={first}
+            beside={drawn.flatMap(({ id }) => wholes.get(id) ?? [])}
           />
         )}
       </section>
@@ -76,13 +85,17 @@ export function Sweeps(): ReactNode {
   );
 }
 
+/** The birth record a sweep is held against: of the same thing, with the same on its far end. */
+const birthOf = (kept: ListedTrace, all: readonly ListedTrace[]): ListedTrace | undefined =>
+  all.find((one) => one.birth && one.id !== kept.id && one.pieceId === kept.pieceId && one.far === kept.far);
+
 const without = (set: ReadonlySet<string>, gone: string): Set<string> =>
   new Set([...set].filter((id) => id !== gone));
 
 /** What the shown sweep says in the words of the causes, and of what it was taken. */
 function useSweepFindings(
   kept: StoredTrace | undefined,
-  all: readonly StoredTrace[],
+  birth: StoredTrace | undefined,
 ): { findings: Findings; measured: Measured } {
   const { editor } = useOpenRun();
   const catalog = useCatalog();
@@ -101,9 +114,6 @@ function useSweepFindings(
       s11: trace.s.s11,
       ...(lossDb ? { lossDb } : {}),
     });
-    const birth = all.find(
-      (one) => one.birth && one.id !== kept.id && one.pieceId === kept.pieceId && one.far === kept.far,
-    );
     const first = birth && traceAgainst(birth, ohm);
     const firstLoss = first && lossOneWay(first, kept.far, delayS);
     const drift =
@@ -120,7 +130,7 @@ function useSweepFindings(
       findings: { ...(kept.far === 'load' ? found : rest), ...drift },
       measured: { antenna: kept.far === 'antenna', arrester: kept.pieceId === '' && hasArrester },
     };
-  }, [kept, all, design, catalog]);
+  }, [kept, birth, design, catalog]);
 }
 
 /** What was measured, and the file; several at once. */

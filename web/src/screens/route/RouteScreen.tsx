@@ -11,11 +11,8 @@ import {
   type Zone,
 } from '@kobran/core';
 import { Plus, Trash2 } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
-import { Axis } from '../../drawing/ruler/Axis.js';
-import { rulerScale } from '../../drawing/ruler/scale.js';
-import { useWidth } from '../../ui/useWidth.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { Choice } from '../../ui/Choice.js';
 import { FigureText } from '../../ui/FigureText.js';
@@ -24,13 +21,18 @@ import { StagePage } from '../../ui/StagePage.js';
 import { SnagDetail } from '../../frame/SnagDetail.js';
 import { TextField } from '../../ui/TextField.js';
 import { DoneButton } from '../../frame/DoneButton.js';
+import { RouteOnSite } from './RouteOnSite.js';
+import { RouteStrip } from './RouteStrip.js';
 
 /** Legs from the radio to the antenna: lengths, slack and zones follow from them. */
 export function RouteScreen(): ReactNode {
-  const { sheet, editor } = useOpenRun();
+  const { sheet, editor, place } = useOpenRun();
   const { units } = usePreferences();
   const { legs } = editor.design;
   const { route } = sheet;
+  const [choosing, setChoosing] = useState(false);
+  // A run whose site is not here shows the legs it had there.
+  const onWays = place !== undefined && (editor.design.route !== undefined || choosing);
   const set = (next: Leg[]): void => editor.change([{ op: 'set legs', legs: next }]);
   const add = (): void =>
     set([
@@ -80,23 +82,34 @@ export function RouteScreen(): ReactNode {
         .map((snag) => (
           <SnagDetail key={snag.id} snag={snag} />
         ))}
-      <ol className="mt-4 divide-y divide-rule border-y border-rule">
-        {legs.map((leg, k) => (
-          <LegRow
-            key={leg.id}
-            leg={leg}
-            index={k}
-            count={legs.length}
-            onChange={(to) => set(legs.map((old, at) => (at === k ? to : old)))}
-            onRemove={() => set(legs.toSpliced(k, 1))}
-            onMove={(by) => move(k, by)}
-          />
-        ))}
-      </ol>
+      {onWays ? (
+        <RouteOnSite site={place} />
+      ) : (
+        <ol className="mt-4 divide-y divide-rule border-y border-rule">
+          {legs.map((leg, k) => (
+            <LegRow
+              key={leg.id}
+              leg={leg}
+              index={k}
+              count={legs.length}
+              onChange={(to) => set(legs.map((old, at) => (at === k ? to : old)))}
+              onRemove={() => set(legs.toSpliced(k, 1))}
+              onMove={(by) => move(k, by)}
+            />
+          ))}
+        </ol>
+      )}
       <div className="mt-3 flex flex-wrap gap-3">
-        <button className="button" onClick={add}>
-          <Plus size={16} aria-hidden /> Add a leg
-        </button>
+        {!onWays && (
+          <button className="button" onClick={add}>
+            <Plus size={16} aria-hidden /> Add a leg
+          </button>
+        )}
+        {!onWays && (place?.ways.length ?? 0) > 0 && (
+          <button className="button" onClick={() => setChoosing(true)}>
+            Choose ways of the site
+          </button>
+        )}
         {legs.length > 0 && (
           <DoneButton fact={{ kind: 'installed' }} label="Mark as installed" done="Installed" />
         )}
@@ -196,62 +209,4 @@ function LegRow({
 /** The radius of the leg’s tightest bend, m; nothing is no bend. */
 function withBend({ bendRadiusMm: _, ...leg }: Leg, metres: number): Leg {
   return metres === 0 ? leg : { ...leg, bendRadiusMm: Math.round(metres * 1000) };
-}
-
-/** The legs on the run’s own ruler; slack is drawn as a loop at the end of its leg. */
-function RouteStrip(): ReactNode {
-  const { sheet, editor } = useOpenRun();
-  const [ref, width] = useWidth<HTMLDivElement>();
-  const { legs } = editor.design;
-  const endM = Math.max(sheet.route.total.value, sheet.totalM);
-  const scale = rulerScale(endM, width);
-  const words = legs.map(({ name, zone, lengthM }) => `${name}, ${zone}, ${lengthM.toFixed(1)} m`).join('; ');
-  return (
-    <div ref={ref}>
-      {width > 0 && (
-        <svg
-          width={width}
-          height={112}
-          role="img"
-          aria-label={`Route from the radio: ${words}. The run itself is ${sheet.totalM.toFixed(2)} m.`}
-        >
-          <Axis scale={scale} totalM={endM} width={width} />
-          {sheet.route.spans.map(({ fromM, toM, zone, leg }) => {
-            const [x, end] = [scale(fromM), scale(toM)];
-            const { name, slackM } = legs[leg];
-            return (
-              <g key={leg}>
-                <rect
-                  x={x}
-                  y={32}
-                  width={end - x}
-                  height={44}
-                  fill={`var(--zone-${zone})`}
-                  stroke="var(--rule)"
-                />
-                {slackM > 0 && (
-                  <circle cx={end - 9} cy={60} r={6} fill="none" stroke="var(--ink)" strokeWidth={1.6} />
-                )}
-                {end - x > name.length * 7.5 && (
-                  <text x={x + 6} y={48} fontSize={13} fontWeight={600}>
-                    {name}
-                  </text>
-                )}
-                {end - x > 70 && (
-                  <text x={x + 6} y={66} fontSize={13} fill="var(--muted)">
-                    {zone}
-                  </text>
-                )}
-              </g>
-            );
-          })}
-          <path d={`M${scale(0)} 90H${scale(sheet.totalM)}`} stroke="var(--ink)" strokeWidth={5} />
-          <path d={`M${scale(sheet.route.total.value)} 80V100`} stroke="var(--ink)" strokeWidth={2} />
-          <text x={scale(0)} y={110} fontSize={13} fill="var(--muted)">
-            the run as planned; the tick: what the route asks for
-          </text>
-        </svg>
-      )}
-    </div>
-  );
 }

@@ -12,3 +12,7 @@ export const draftsOf = (runId: string): string => `draft/${runId}/`;
 export const draftKey = (runId: string, tab: string): string => `${draftsOf(runId)}${tab}`;
 
 export const progressKey = (runId: string, work: string): string => `progress/${runId}/${work}`;
+
+/** Changes of a job's practice which the server has not got yet; of the shop's under an empty id. */
+export const PRACTICE = 'practice/';
+export const practiceKey = (jobId: string): string => `${PRACTICE}${jobId}`;

@@ -1,9 +1,11 @@
-import type { Design } from '@kobran/core';
+import { applyChange, type Change, type Design } from '@kobran/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aRun } from '../../../core/src/run/aRun.fixture.js';
-import { DesignEditor, type Saving, type Versioned } from './designEditor.js';
+import { DocumentEditor, type Saving, type Versioned as VersionedDocument } from './documentEditor.js';
 import { FakeClock } from './fakes.fixture.js';
+
+type Versioned = VersionedDocument<Design>;
 
 const named = (name: string): Design => ({ ...aRun(), name });
 const rename = (name: string) => [{ op: 'set name' as const, name }];
@@ -14,7 +16,7 @@ class FakeServer {
   writes = 0;
   constructor(public standing: Versioned) {}
 
-  readonly save = ({ version, design }: Versioned): Promise<Saving> => {
+  readonly save = ({ version, document }: Versioned): Promise<Saving<Design>> => {
     if (this.mood === 'away') return Promise.resolve({ kind: 'away' });
     if (this.mood === 'refuses')
       return Promise.resolve({
@@ -24,7 +26,7 @@ class FakeServer {
     if (version !== this.standing.version)
       return Promise.resolve({ kind: 'conflict', theirs: this.standing });
     this.writes++;
-    this.standing = { version: version + 1, design };
+    this.standing = { version: version + 1, document };
     if (this.mood === 'loses answers') return Promise.resolve({ kind: 'away' });
     return Promise.resolve({ kind: 'saved', saved: this.standing });
   };
@@ -32,9 +34,10 @@ class FakeServer {
 
 function open(draft?: Versioned) {
   const clock = new FakeClock();
-  const server = new FakeServer({ version: 3, design: named('as it was') });
+  const server = new FakeServer({ version: 3, document: named('as it was') });
   const kept: { draft?: Versioned } = {};
-  const editor = new DesignEditor(server.standing, draft, {
+  const editor = new DocumentEditor<Design, Change>(server.standing, draft, {
+    apply: applyChange,
     save: server.save,
     later: clock.later,
     keepDraft: (one) => {
@@ -42,7 +45,7 @@ function open(draft?: Versioned) {
     },
   });
   editor.start();
-  return { clock, server, editor, kept, name: () => editor.snapshot().design.name };
+  return { clock, server, editor, kept, name: () => editor.snapshot().document.name };
 }
 
 describe('a design under edit', () => {
@@ -51,10 +54,10 @@ describe('a design under edit', () => {
     editor.change(rename('new'));
     expect(name()).toBe('new');
     expect(editor.snapshot().save.kind).toBe('saving');
-    expect(kept.draft).toMatchObject({ version: 3, design: { name: 'new' } });
+    expect(kept.draft).toMatchObject({ version: 3, document: { name: 'new' } });
     expect(server.writes).toBe(0);
     await clock.pass(500);
-    expect(server.standing).toMatchObject({ version: 4, design: { name: 'new' } });
+    expect(server.standing).toMatchObject({ version: 4, document: { name: 'new' } });
     expect(editor.snapshot().save.kind).toBe('saved');
     expect(kept.draft).toBeUndefined();
   });
@@ -67,7 +70,7 @@ describe('a design under edit', () => {
     editor.change(rename('later'));
     await clock.pass(500);
     expect(server.writes).toBe(2);
-    expect(server.standing.design.name).toBe('later');
+    expect(server.standing.document.name).toBe('later');
   });
 
   it('is tried again until the server is back; the draft stays meanwhile', async () => {
@@ -76,10 +79,10 @@ describe('a design under edit', () => {
     editor.change(rename('in the dark'));
     await clock.pass(1_000);
     expect(editor.snapshot().save.kind).toBe('offline');
-    expect(kept.draft?.design.name).toBe('in the dark');
+    expect(kept.draft?.document.name).toBe('in the dark');
     server.mood = 'well';
     await clock.pass(3_000);
-    expect(server.standing.design.name).toBe('in the dark');
+    expect(server.standing.document.name).toBe('in the dark');
     expect(editor.snapshot().save.kind).toBe('saved');
   });
 
@@ -88,27 +91,27 @@ describe('a design under edit', () => {
     server.mood = 'loses answers';
     editor.change(rename('arrived'));
     await clock.pass(500);
-    expect([server.standing.design.name, editor.snapshot().save.kind]).toEqual(['arrived', 'offline']);
+    expect([server.standing.document.name, editor.snapshot().save.kind]).toEqual(['arrived', 'offline']);
     editor.undo();
-    expect(kept.draft?.design.name).toBe('as it was');
+    expect(kept.draft?.document.name).toBe('as it was');
     server.mood = 'well';
     await clock.pass(10_000);
-    expect(server.standing).toMatchObject({ version: 5, design: { name: 'as it was' } });
+    expect(server.standing).toMatchObject({ version: 5, document: { name: 'as it was' } });
     expect(editor.snapshot().save.kind).toBe('saved');
     expect(kept.draft).toBeUndefined();
   });
 
   it('a draft of before is shown and written; undo leads to what the server has', async () => {
-    const { clock, server, editor, name } = open({ version: 3, design: named('from before') });
+    const { clock, server, editor, name } = open({ version: 3, document: named('from before') });
     expect(name()).toBe('from before');
     await clock.pass(500);
-    expect(server.standing.design.name).toBe('from before');
+    expect(server.standing.document.name).toBe('from before');
     editor.undo();
     expect(name()).toBe('as it was');
   });
 
   it('a draft on an older version asks, and nothing is written before somebody decides', async () => {
-    const { clock, server, editor, name } = open({ version: 2, design: named('mine') });
+    const { clock, server, editor, name } = open({ version: 2, document: named('mine') });
     await clock.pass(500);
     expect(editor.snapshot().save.kind).toBe('conflict');
     await clock.pass(60_000);
@@ -118,15 +121,15 @@ describe('a design under edit', () => {
     editor.undo();
     expect(name()).toBe('mine');
     await clock.pass(500);
-    expect(server.standing).toMatchObject({ version: 4, design: { name: 'mine' } });
+    expect(server.standing).toMatchObject({ version: 4, document: { name: 'mine' } });
   });
 
   it('mine is written over theirs when that is chosen', async () => {
-    const { clock, server, editor } = open({ version: 2, design: named('mine') });
+    const { clock, server, editor } = open({ version: 2, document: named('mine') });
     await clock.pass(500);
     editor.keepMine();
     await clock.pass(500);
-    expect(server.standing).toMatchObject({ version: 4, design: { name: 'mine' } });
+    expect(server.standing).toMatchObject({ version: 4, document: { name: 'mine' } });
     expect(editor.snapshot().save.kind).toBe('saved');
   });
 
@@ -136,23 +139,23 @@ describe('a design under edit', () => {
     editor.change(rename('wrong'));
     await clock.pass(500);
     expect(editor.snapshot().save).toMatchObject({ kind: 'refused', problem: { remedy: 'Mend it.' } });
-    expect(kept.draft?.design.name).toBe('wrong');
+    expect(kept.draft?.document.name).toBe('wrong');
     server.mood = 'well';
     await clock.pass(60_000);
     expect(server.writes).toBe(0);
     editor.change(rename('right'));
     await clock.pass(500);
-    expect(server.standing.design.name).toBe('right');
+    expect(server.standing.document.name).toBe('right');
   });
 
   it('what others saved is taken over when nothing here is unsaved, else it waits for the conflict', () => {
     const { editor, name } = open();
-    editor.serverHas({ version: 4, design: named('theirs') });
+    editor.serverHas({ version: 4, document: named('theirs') });
     expect(name()).toBe('theirs');
     editor.change(rename('mine'));
-    editor.serverHas({ version: 5, design: named('theirs again') });
+    editor.serverHas({ version: 5, document: named('theirs again') });
     expect(name()).toBe('mine');
-    editor.serverHas({ version: 1, design: named('old news') });
+    editor.serverHas({ version: 1, document: named('old news') });
     expect(name()).toBe('mine');
   });
 
@@ -182,7 +185,7 @@ describe('a design under edit', () => {
         }
         server.mood = 'well';
         await clock.pass(10_000);
-        expect(server.standing.design).toEqual(editor.snapshot().design);
+        expect(server.standing.document).toEqual(editor.snapshot().document);
         expect(editor.snapshot().save.kind).toBe('saved');
       }),
       { numRuns: 100 },

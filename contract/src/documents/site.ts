@@ -1,0 +1,97 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  Min,
+} from 'class-validator';
+import type * as core from '@kobran/core';
+import {
+  besideKinds,
+  conditions,
+  legKinds,
+  MAX_BENDS,
+  MAX_BESIDE,
+  MAX_POINTS,
+  MAX_VIA,
+  MAX_WAYS,
+  pointKinds,
+  SITE_SCHEMA,
+  type LegKind,
+} from '@kobran/core';
+import { ID, ID_MESSAGE } from './ids.js';
+import { AreParts, IsPart } from './parts.js';
+
+/** The limits of a site, member by member; what each member means is said in core. */
+
+const number = { allowNaN: false, allowInfinity: false };
+/** A site wider than this is two, m. */
+const FAR_M = 20_000;
+const IsPlace = (): PropertyDecorator => (target, key) => {
+  IsNumber(number)(target, key);
+  Min(-FAR_M)(target, key);
+  Max(FAR_M)(target, key);
+};
+
+export class Place3 implements core.Place3 {
+  @IsPlace() xM!: number;
+  @IsPlace() yM!: number;
+  @IsPlace() zM!: number;
+}
+
+export class SitePoint extends Place3 implements core.SitePoint {
+  @Matches(ID, { message: ID_MESSAGE }) id!: string;
+  @IsString() @Length(1, 80) name!: string;
+  @IsIn(pointKinds) kind!: core.PointKind;
+}
+
+export class WayBend implements core.WayBend {
+  @IsNumber(number) @Min(0) @Max(5000) atM!: number;
+  @IsNumber(number) @Min(1) @Max(360) degrees!: number;
+  @IsNumber(number) @Min(1) @Max(10_000) radiusMm!: number;
+}
+
+export class Duct implements core.Duct {
+  @IsNumber(number) @Min(5) @Max(1000) boreMm!: number;
+  @IsBoolean() lubricated!: boolean;
+  @IsBoolean() drained!: boolean;
+  @IsBoolean() cord!: boolean;
+}
+
+export class Beside implements core.Beside {
+  @IsIn(besideKinds) what!: core.Beside['what'];
+  @IsNumber(number) @Min(0) @Max(100_000) distanceMm!: number;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(90) crossingDegrees?: number;
+}
+
+export class Way implements core.Way {
+  @Matches(ID, { message: ID_MESSAGE }) id!: string;
+  @IsString() @Length(1, 80) name!: string;
+  @IsIn(legKinds) kind!: LegKind;
+  @Matches(ID, { message: ID_MESSAGE }) from!: string;
+  @Matches(ID, { message: ID_MESSAGE }) to!: string;
+  @IsArray() @ArrayMaxSize(MAX_VIA) @AreParts() @Type(() => Place3) via!: Place3[];
+  @IsArray() @ArrayMaxSize(conditions.length) @IsIn(conditions, { each: true }) conditions!: core.Condition[];
+  @IsOptional() @IsNumber(number) @Min(0.01) @Max(5000) lengthM?: number;
+  @IsArray() @ArrayMaxSize(MAX_BENDS) @AreParts() @Type(() => WayBend) bends!: WayBend[];
+  @IsOptional() @IsPart() @Type(() => Duct) duct?: Duct;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(20) depthM?: number;
+  @IsOptional() @IsNumber(number) @Min(0.05) @Max(20) supportM?: number;
+  @IsOptional() @IsNumber(number) @Min(0.01) @Max(200) sagM?: number;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(200) iceMm?: number;
+  @IsArray() @ArrayMaxSize(MAX_BESIDE) @AreParts() @Type(() => Beside) beside!: Beside[];
+}
+
+export class Site implements core.Site {
+  @IsIn([SITE_SCHEMA], { message: `schema must be “${SITE_SCHEMA}”` }) schema!: string;
+  @IsArray() @ArrayMaxSize(MAX_POINTS) @AreParts() @Type(() => SitePoint) points!: SitePoint[];
+  @IsArray() @ArrayMaxSize(MAX_WAYS) @AreParts() @Type(() => Way) ways!: Way[];
+}

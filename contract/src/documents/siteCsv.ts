@@ -1,0 +1,45 @@
+import { formatLength, type SiteSheet, type UnitSystem } from '@kobran/core';
+import { csvOf } from './csv.js';
+
+/** Which cable lies where: a line for each run and way, in the order of the site’s ways. */
+export function cableScheduleCsv({ ways, runs }: SiteSheet, system: UnitSystem): string {
+  const metres = (value: number): string => formatLength(value, { system });
+  return csvOf(
+    ['run', 'piece', 'cable', 'way', 'kind', 'from', 'to', 'route in all', 'to order'],
+    ways.flatMap(({ way, cables }) =>
+      cables.map(({ runId, run, label, cable, fromM, toM }) => {
+        const whole = runs.find(({ id }) => id === runId);
+        return [
+          run,
+          label,
+          cable.name,
+          way.name,
+          way.kind,
+          metres(fromM),
+          metres(toM),
+          whole ? metres(whole.total.value) : '',
+          whole ? metres(whole.order.value) : '',
+        ];
+      }),
+    ),
+  );
+}
+
+/** Clips, hangers and grips: a line for each cable that is carried. */
+export function supportListCsv({ ways }: SiteSheet, system: UnitSystem): string {
+  return csvOf(
+    ['way', 'kind', 'run', 'cable', 'diameter', 'supports', 'every', 'grips'],
+    ways.flatMap(({ way, supports }) =>
+      supports.map(({ cable: { run, cable }, everyM, count, grips }) => [
+        way.name,
+        way.kind,
+        run,
+        cable.name,
+        formatLength(cable.jacketMm / 1000, { system, small: true, digits: 1 }),
+        count,
+        formatLength(everyM, { system }),
+        grips,
+      ]),
+    ),
+  );
+}

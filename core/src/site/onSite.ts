@@ -1,0 +1,39 @@
+import type { Design, Leg } from '../run/index.js';
+import type { Zone } from '../route/index.js';
+import { wayLength } from './way/path.js';
+import type { Condition, Site, Way } from './document/site.js';
+
+/** The zone of the joints in a way: what is worst of its conditions for a joint. */
+export function zoneOfWay({ kind, conditions }: Pick<Way, 'kind' | 'conditions'>): Zone {
+  const has = (...wanted: Condition[]): boolean => wanted.some((one) => conditions.includes(one));
+  if (kind === 'direct burial' || has('buried') || (kind === 'duct' && !has('inside'))) return 'buried';
+  if (has('ice')) return 'ice';
+  if (has('salt')) return 'salt';
+  if (has('outside', 'sun')) return 'outdoor';
+  return has('sheltered', 'wet') ? 'sheltered' : 'dry';
+}
+
+/**
+ * The run with its legs from the ways of the site it lies in: the one place where a run and its site meet. A run without a route, or without
+ * a site, is given back as it is. A way which is gone is left out; `survey` says so.
+ */
+export function onSite(design: Design, site: Site | undefined): Design {
+  if (!design.route || !site) return design;
+  const legs = design.route.flatMap(({ way: id, slack }): Leg[] => {
+    const way = site.ways.find((one) => one.id === id);
+    if (!way) return [];
+    const radii = way.bends.map(({ radiusMm }) => radiusMm);
+    return [
+      {
+        id: way.id,
+        name: way.name,
+        kind: way.kind,
+        zone: zoneOfWay(way),
+        lengthM: Math.max(0.01, wayLength(site, way).value),
+        slackM: slack.reduce((sum, { lengthM }) => sum + lengthM, 0),
+        ...(radii.length > 0 ? { bendRadiusMm: Math.min(...radii) } : {}),
+      },
+    ];
+  });
+  return { ...design, legs };
+}

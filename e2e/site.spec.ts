@@ -1,0 +1,167 @@
+import type { JobDocument, SiteDocument } from '@kobran/contract';
+import type { Page } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
+import { expect, saved, test } from './server.js';
+
+/** Types into the field which has the focus after it was reached by its label, as a keyboard does. */
+async function type(page: Page, label: string, text: string): Promise<void> {
+  await page.getByRole('complementary').getByLabel(label, { exact: true }).focus();
+  await page.keyboard.press('ControlOrMeta+A');
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+}
+
+async function press(page: Page, name: string | RegExp): Promise<void> {
+  await page.getByRole('button', { name }).first().focus();
+  await page.keyboard.press('Enter');
+}
+
+test('draws a site from nothing and routes two runs through one duct, by keyboard alone', async ({
+  page,
+  site,
+  shared,
+}) => {
+  const { job } = await site('vhf');
+  const id = randomUUID();
+  await shared.ask('POST', '/api/jobs', { id, name: 'From nothing', site: '' });
+  const ids: string[] = [];
+  for (const { design } of job.runs.slice(0, 2)) {
+    const { route: _, ...rest } = design;
+    const run = randomUUID();
+    ids.push(run);
+    await shared.ask('POST', `/api/jobs/${id}/runs`, { id: run, design: { ...rest, legs: [] } });
+  }
+  await page.goto(`/jobs/${id}/site`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/No ways yet/);
+  for (const [name, east, height] of [
+    ['Rack', '0', '1'],
+    ['Plate', '2', '1'],
+    ['Foot', '11', '0'],
+    ['Top', '11', '12'],
+  ]) {
+    await press(page, 'Add a point');
+    await type(page, 'Name', name);
+    await type(page, 'East', east);
+    await type(page, 'Height', height);
+  }
+  for (const [name, from, to, kind] of [
+    ['tray', 'Rack', 'Plate', 'indoor tray'],
+    ['duct', 'Plate', 'Foot', 'duct'],
+    ['mast', 'Foot', 'Top', 'tower leg'],
+  ]) {
+    await press(page, 'Add a way');
+    const inspector = page.getByRole('complementary');
+    await type(page, 'Name', name);
+    await inspector.getByLabel('To', { exact: true }).selectOption(to);
+    await inspector.getByLabel('From', { exact: true }).selectOption(from);
+    await inspector.getByLabel('Kind', { exact: true }).selectOption(kind);
+  }
+  await saved(page);
+  for (const run of ids) {
+    await page.goto(`/runs/${run}/route`);
+    await press(page, 'Choose ways of the site');
+    const choose = page.getByRole('region', { name: 'Choose the route' });
+    await choose.getByLabel('From').selectOption('Rack');
+    await choose.getByLabel('To').selectOption('Top');
+    await press(page, /^Take 23/);
+    // 2 m, √(9² + 1²) = 9.06 m and 12 m (Pythagoras).
+    await expect(page.getByText('23.06 m').first()).toBeVisible();
+    await saved(page);
+  }
+  await page.goto(`/jobs/${id}/site`);
+  await press(page, 'duct');
+  const inspector = page.getByRole('complementary');
+  await expect(
+    inspector.getByRole('img', { name: /Cut across: 10 mm, 10 mm in a bore of 40 mm/ }),
+  ).toBeVisible();
+  await expect(inspector.getByText(/feed in at (Plate|Foot), pull at (Foot|Plate)/)).toHaveCount(2);
+  await shared.ask('DELETE', `/api/jobs/${id}`);
+});
+
+test('a duct that is too full is mended, undone and mended again; a point is moved by mouse and by arrows', async ({
+  page,
+  site,
+}) => {
+  const { job } = await site('uhf');
+  await page.goto(`/jobs/${job.id}/site`);
+  const problems = page.getByRole('main').getByRole('list', { name: 'Problems' });
+  const tooFull = problems.getByText('The duct to the mast is too full');
+  await expect(tooFull).toBeVisible();
+  await problems.getByRole('button', { name: 'Take a duct of 32 mm' }).click();
+  await expect(tooFull).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(tooFull).toBeVisible();
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await saved(page);
+  await page.reload();
+  await expect(problems).toBeVisible();
+  await expect(tooFull).toHaveCount(0);
+
+  const view = page.getByRole('figure', { name: 'Elevation, from the south' });
+  const yagi = view.getByRole('button', { name: /^Yagi to Oster Crag/ });
+  await yagi.focus();
+  await page.keyboard.press('Shift+ArrowUp');
+  await page.keyboard.press('ArrowUp');
+  await expect(yagi).toHaveAccessibleName(/14\.60 m up/);
+  const box = await view.getByRole('button', { name: /^Mast foot/ }).boundingBox();
+  if (!box) throw new Error('no mast foot');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x - 40, box.y + box.height / 2, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByRole('complementary').getByLabel('East')).not.toHaveValue('11.00 m');
+});
+
+test('two people edit one site: one is told, nothing is lost', async ({ context, baseURL, site, shared }) => {
+  const { job } = await site('weather');
+  const [one, two] = [await context.newPage(), await context.newPage()];
+  const name = (page: Page) => page.getByRole('complementary').getByLabel('Name', { exact: true });
+  for (const page of [one, two]) {
+    await page.goto(`${baseURL}/jobs/${job.id}/site`);
+    await page.getByRole('button', { name: 'the rack', exact: true }).click();
+  }
+  await name(one).fill('renamed by one');
+  await name(one).press('Enter');
+  await saved(one);
+  await name(two).fill('renamed by two');
+  await name(two).press('Enter');
+  const notice = two.getByRole('alert').filter({ hasText: 'This site was changed elsewhere' });
+  await notice.getByRole('button', { name: 'Keep mine' }).click();
+  await saved(two);
+  const { site: kept } = await shared.ask<SiteDocument>('GET', `/api/jobs/${job.id}/site`);
+  expect(kept.ways.map((way) => way.name)).toContain('renamed by two');
+});
+
+test('legs of runs become ways, equal ones are shared, and no length changes', async ({
+  page,
+  site,
+  shared,
+}) => {
+  const { job } = await site('vhf');
+  const id = randomUUID();
+  await shared.ask('POST', '/api/jobs', { id, name: 'With legs', site: '' });
+  for (const { design } of job.runs.slice(0, 2)) {
+    const { route: _, ...own } = design;
+    await shared.ask('POST', `/api/jobs/${id}/runs`, { id: randomUUID(), design: own });
+  }
+  const totals = async (): Promise<string[]> => {
+    const { runs } = await shared.ask<JobDocument>('GET', `/api/jobs/${id}`);
+    return Promise.all(
+      runs.map(async (run) => {
+        const { route } = await shared.ask<{ route: { total: { value: number } } }>(
+          'GET',
+          `/api/runs/${run.id}/sheet`,
+        );
+        return route.total.value.toFixed(6);
+      }),
+    );
+  };
+  const before = await totals();
+  await page.goto(`/jobs/${id}/site`);
+  await page.getByRole('button', { name: 'Make the site from the runs’ legs' }).click();
+  await expect(page.getByRole('button', { name: 'the duct to the mast', exact: true }).first()).toBeVisible();
+  expect(await totals()).toEqual(before);
+  const { runs } = await shared.ask<JobDocument>('GET', `/api/jobs/${id}`);
+  expect(runs.every(({ design }) => (design.route?.length ?? 0) > 0)).toBe(true);
+  await shared.ask('DELETE', `/api/jobs/${id}`);
+});

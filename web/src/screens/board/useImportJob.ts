@@ -1,0 +1,34 @@
+import { routes } from '@kobran/contract';
+import { useQueryClient } from '@tanstack/react-query';
+import { toast } from 'sonner';
+import { messageOf, upload } from '../../store/client.js';
+
+/** Which job a file makes: tried again it makes no second one. */
+const idsOfFiles = new Map<string, string>();
+
+/** Sends a job file; how far it is and what came of it is said. */
+export function useImportJob(): (file: File) => void {
+  const queries = useQueryClient();
+  return (file) => {
+    const key = `${file.name} ${file.size} ${file.lastModified}`;
+    const id = idsOfFiles.get(key) ?? crypto.randomUUID();
+    idsOfFiles.set(key, id);
+    const said = toast.loading(`${file.name}: reading…`);
+    upload(routes.importJob, { query: { id } }, file, (share) =>
+      toast.loading(
+        share < 1 ? `${file.name}: ${Math.floor(share * 100)} % read…` : `${file.name}: putting it in…`,
+        { id: said },
+      ),
+    ).then(
+      ({ name, runs }) => {
+        idsOfFiles.delete(key);
+        toast.success(`${name} is here, with ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}`, {
+          id: said,
+        });
+        void queries.invalidateQueries();
+      },
+      (error: unknown) =>
+        toast.error(`${file.name}: ${messageOf(error)}`, { id: said, duration: 15_000, closeButton: true }),
+    );
+  };
+}

@@ -1,0 +1,153 @@
+import { cableScheduleCsv, supportListCsv, type JobDocument } from '@kobran/contract';
+import type { Site, SiteSheet } from '@kobran/core';
+import { Download, Plus } from 'lucide-react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useParams } from 'react-router';
+import { SaveNotice } from '../../frame/SaveNotice.js';
+import { TopBar } from '../../frame/TopBar.js';
+import { messageOf } from '../../store/client.js';
+import type { Versioned } from '../../store/documentEditor.js';
+import { useJob } from '../../store/queries.js';
+import { useSiteDraft, useSiteEditor } from '../../store/useSiteEditor.js';
+import { Menu } from '../../ui/Menu.js';
+import { Message } from '../../ui/Message.js';
+import { usePreferences } from '../../ui/Preferences.js';
+import { saveFile } from '../../ui/saveFile.js';
+import { useKeys } from '../../ui/useKeys.js';
+import { newPoint, newWay } from './newParts.js';
+import { PointInspector } from './PointInspector.js';
+import { SiteDrawings } from './SiteDrawings.js';
+import { SiteProblems } from './SiteProblems.js';
+import { StartSite } from './StartSite.js';
+import { useSiteSheet } from './useSiteSheet.js';
+import { WayInspector } from './WayInspector.js';
+import { WayList } from './WayList.js';
+
+/** The place of a job: where its runs go, and what is against it. */
+export function SiteScreen(): ReactNode {
+  const { jobId = '' } = useParams();
+  const { data: job, error } = useJob(jobId);
+  const draft = useSiteDraft(jobId);
+  useEffect(() => {
+    document.title = 'Site – Kobran';
+  }, []);
+  if (job && draft) return <SiteOf key={job.id} job={job} draft={draft.draft} />;
+  return error ? (
+    <Message title={messageOf(error)} action={{ label: 'Go to the board', to: '/' }} />
+  ) : (
+    <Message title="Opening the site…" />
+  );
+}
+
+function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | undefined }): ReactNode {
+  const editor = useSiteEditor(job, draft);
+  const { document: site, change } = editor;
+  const sheet = useSiteSheet(job, site);
+  const [selected, select] = useState<string>();
+  useKeys('mod+z', () => editor.undo?.(), { preventDefault: true });
+  useKeys('mod+shift+z, mod+y', () => editor.redo?.(), { preventDefault: true });
+  useKeys('escape', () => select(undefined));
+  // Where it stands below the drawings, it would be out of sight.
+  const inspector = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if (selected !== undefined && matchMedia('(width < 64rem)').matches)
+      inspector.current?.scrollIntoView({ block: 'start' });
+  }, [selected]);
+  const way = sheet.ways.find((one) => one.way.id === selected);
+  const point = site.points.find(({ id }) => id === selected);
+  const add = (kind: 'point' | 'way'): void => {
+    const made = kind === 'point' ? newPoint(site, point) : undefined;
+    if (made) change([{ op: 'put point', point: made }]);
+    const link = kind === 'way' ? newWay(site, point) : undefined;
+    if (link) change([{ op: 'put way', way: link }]);
+    select(made?.id ?? link?.id);
+  };
+  return (
+    <div className="flex min-h-screen flex-col lg:h-screen">
+      <TopBar crumbs={[{ label: job.name, to: `/?job=${job.id}` }, { label: 'Site' }]} editor={editor} />
+      <SaveNotice what="site" editor={editor} />
+      <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
+        <main className="relative min-w-0 flex-1 overflow-y-auto px-4 py-4 md:px-6">
+          <div className="flex flex-wrap items-center gap-2">
+            <h1 className="basis-full text-xl leading-tight font-bold sm:flex-1 sm:basis-0">
+              {sheet.headline}
+            </h1>
+            {sheet.ways.length > 0 && <ExportLists job={job} sheet={sheet} />}
+            <button className="button" onClick={() => add('point')}>
+              <Plus size={16} aria-hidden /> Add a point
+            </button>
+            <button className="button" disabled={site.points.length < 2} onClick={() => add('way')}>
+              <Plus size={16} aria-hidden /> Add a way
+            </button>
+          </div>
+          {site.points.length === 0 ? (
+            <StartSite job={job} />
+          ) : (
+            <>
+              <SiteDrawings
+                site={site}
+                sheet={sheet}
+                selected={selected}
+                onSelect={select}
+                onMove={(moved) => change([{ op: 'put point', point: moved }])}
+              />
+              <WayList sheet={sheet} site={site} selected={selected} onSelect={select} />
+              <SiteProblems snags={sheet.snags} change={change} onSelect={select} />
+            </>
+          )}
+        </main>
+        {(way ?? point) && (
+          <aside
+            ref={inspector}
+            aria-label={way ? way.way.name : point?.name}
+            className="relative border-t border-rule px-4 py-4 lg:w-96 lg:overflow-y-auto lg:border-t-0 lg:border-l"
+          >
+            {way ? (
+              <WayInspector
+                key={way.way.id}
+                sheet={way}
+                site={site}
+                snags={sheet.snags}
+                change={change}
+                onSelect={select}
+              />
+            ) : (
+              point && (
+                <PointInspector key={point.id} point={point} site={site} change={change} onSelect={select} />
+              )
+            )}
+          </aside>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** Lists of the site for a spreadsheet. */
+function ExportLists({ job, sheet }: { job: JobDocument; sheet: SiteSheet }): ReactNode {
+  const { units } = usePreferences();
+  const save = (text: string, name: string): void => saveFile(text, `${job.name}, ${name}.csv`, 'text/csv');
+  return (
+    <Menu
+      align="end"
+      className="button"
+      trigger={
+        <>
+          <Download size={16} aria-hidden /> Lists
+        </>
+      }
+      items={[
+        {
+          label: 'Cable schedule',
+          hint: 'CSV: which cable lies where, what to order',
+          act: () => save(cableScheduleCsv(sheet, units), 'cable schedule'),
+        },
+        {
+          label: 'Support list',
+          hint: 'CSV: clips, hangers and grips',
+          act: () => save(supportListCsv(sheet, units), 'support list'),
+        },
+      ]}
+    />
+  );
+}

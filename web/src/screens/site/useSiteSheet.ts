@@ -1,0 +1,39 @@
+import type { JobDocument } from '@kobran/contract';
+import {
+  checkReferences,
+  evaluate,
+  factAbout,
+  onSite,
+  survey,
+  type Site,
+  type SiteSheet,
+  type SurveyedRun,
+} from '@kobran/core';
+import { useMemo } from 'react';
+import { useCatalog } from '../../store/Shop.js';
+
+/** The runs of a job as its site sees them; those which name what the catalogue has not are left out. */
+export function useSurveyedRuns({ runs, practice }: JobDocument, site: Site): SurveyedRun[] {
+  const catalog = useCatalog();
+  return useMemo(
+    () =>
+      runs
+        .filter(({ design }) => checkReferences(design, catalog).length === 0)
+        .map(({ id, design: own, facts }) => {
+          const design = onSite(own, site);
+          return {
+            id,
+            design,
+            sheet: evaluate(design, catalog, { facts, practice, sweepPoints: 2 }),
+            installed: factAbout(facts, 'installed') !== undefined,
+          };
+        }),
+    [runs, practice, site, catalog],
+  );
+}
+
+export function useSiteSheet(job: JobDocument, site: Site): SiteSheet {
+  const catalog = useCatalog();
+  const runs = useSurveyedRuns(job, site);
+  return useMemo(() => survey(site, runs, catalog), [site, runs, catalog]);
+}

@@ -1,0 +1,62 @@
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { later, useDevice, warn } from './Device.js';
+import { DocumentEditor, type SaveState, type Saving, type Versioned } from './documentEditor.js';
+import { Drafts } from './drafts.js';
+
+/** A document under edit, as the top bar and notices need it. */
+export interface UnderEdit {
+  save: SaveState;
+  undo: (() => void) | undefined;
+  redo: (() => void) | undefined;
+  keepMine: () => void;
+  takeTheirs: () => void;
+}
+
+/** A document under edit, as screens use it. */
+export interface OpenDocument<D, C> extends UnderEdit {
+  document: D;
+  change: (changes: readonly C[]) => void;
+}
+
+/**
+ * Edits a document: shown at once, saved after a pause, kept on this device until the server has it.
+ *
+ * @param id what its drafts are kept under
+ * @param known the document as it was read; a newer one is shown when nothing is unsaved
+ * @param ports how it is changed and saved; those of the first call are used
+ */
+export function useDocumentEditor<D, C>(
+  id: string,
+  known: Versioned<D>,
+  draft: Versioned<D> | undefined,
+  ports: { apply: (document: D, change: C) => D; save: (wish: Versioned<D>) => Promise<Saving<D>> },
+): OpenDocument<D, C> {
+  const { keeper, tabs } = useDevice();
+  const [editor] = useState(() => {
+    const drafts = new Drafts(keeper, tabs, warn);
+    return new DocumentEditor<D, C>(known, draft, {
+      ...ports,
+      keepDraft: (kept) => drafts.keep(id, kept),
+      later,
+    });
+  });
+  useEffect(() => {
+    editor.start();
+    return () => editor.stop();
+  }, [editor]);
+  const { version, document: standing } = known;
+  useEffect(() => editor.serverHas({ version, document: standing }), [editor, version, standing]);
+  const { document, save, canUndo, canRedo } = useSyncExternalStore(editor.subscribe, editor.snapshot);
+  return useMemo(
+    () => ({
+      document,
+      save,
+      change: (changes) => editor.change(changes),
+      undo: canUndo ? () => editor.undo() : undefined,
+      redo: canRedo ? () => editor.redo() : undefined,
+      keepMine: () => editor.keepMine(),
+      takeTheirs: () => editor.takeTheirs(),
+    }),
+    [editor, document, save, canUndo, canRedo],
+  );
+}
