@@ -39,6 +39,7 @@ const screens: [name: string, path: string][] = [
   ['match', `${demo.hf}/match`],
   ['choke', `${demo.hf}/match?kind=choke`],
   ['site', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/site'],
+  ['ground of the site', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/ground'],
   ['reels', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/reels'],
   ['instruments', '/instruments'],
   ['prove', `${demo.vhf}/prove`],

@@ -61,4 +61,7 @@ test('no text of the site’s drawings lies over another, on a desk, a tablet an
     await page.waitForTimeout(120);
     expect(await overlaps(page), `${width} px`).toEqual([]);
   }
+  await page.goto(`${baseURL}/jobs/7a0e1d00-0000-4000-8000-00000000b001/ground`);
+  await expect(page.getByRole('figure', { name: 'One-line drawing' })).toBeVisible();
+  expect(await overlaps(page), 'ground').toEqual([]);
 });

@@ -165,3 +165,59 @@ test('legs of runs become ways, equal ones are shared, and no length changes', a
   expect(runs.every(({ design }) => (design.route?.length ?? 0) > 0)).toBe(true);
   await shared.ask('DELETE', `/api/jobs/${id}`);
 });
+
+test('the missing bond is found and mended, joined by name and measured; kits follow', async ({
+  page,
+  site,
+}) => {
+  const { job } = await site('vhf');
+  await page.goto(`/jobs/${job.id}/ground`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Mast rod is a ground of its own');
+  const problems = page.getByRole('main').getByRole('list', { name: 'Problems' });
+  await press(page, 'Join Mast rod to Entry rod');
+  await expect(problems.getByText('Mast rod is a ground of its own')).toHaveCount(0);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Cabinet rod is a ground of its own');
+  const drawing = page.getByRole('figure', { name: 'One-line drawing' });
+  await expect(drawing.getByRole('button', { name: 'Mast, mast', exact: true })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Mast rod to Entry rod' }).focus();
+  await page.keyboard.press('Enter');
+  const inspector = page.getByRole('complementary');
+  await type(page, 'Measured length', '9.2');
+  await type(page, 'Size', '6 AWG');
+  await type(page, 'Signed by', 'Joss');
+  await inspector.getByRole('button', { name: 'Mark as joined' }).click();
+  await expect(inspector.getByText(/Joined, Joss/)).toBeVisible();
+  await type(page, 'The meter says', '0.3');
+  await inspector.getByRole('button', { name: 'Log the reading' }).click();
+  // Handbook of the trade: 0.1 ohm or less, four-wire.
+  await expect(inspector.getByText('A joint is bad from Mast rod to Entry rod')).toBeVisible();
+  await expect(inspector.getByText(/Too thin/)).toBeVisible();
+  await inspector.getByRole('button', { name: 'Take 16 mm² copper' }).click();
+  await expect(inspector.getByText(/Too thin/)).toHaveCount(0);
+
+  await press(page, 'Add a kit, tied to the mast');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('table').getByText(/kit of .*, top to Mast/)).toBeVisible();
+});
+
+test('the ground of a new site begins with its bar, rod and building electrode', async ({
+  page,
+  site,
+  shared,
+}) => {
+  const { job } = await site('hf');
+  const { place } = await shared.ask<JobDocument>('GET', `/api/jobs/${job.id}`);
+  await shared.ask('PUT', `/api/jobs/${job.id}/site`, {
+    version: place?.version,
+    site: { ...place?.site, ground: { ...place?.site.ground, nodes: [], bonds: [], readings: [] } },
+  });
+  await page.goto(`/jobs/${job.id}/ground`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Nothing drawn yet/);
+  await press(page, /^Start with an entry bar/);
+  const drawing = page.getByRole('figure', { name: 'One-line drawing' });
+  await expect(drawing.getByRole('button', { name: 'Entry rod, rod', exact: true })).toBeVisible();
+  await press(page, 'Undo');
+  await expect(drawing).toHaveCount(0);
+});

@@ -42,7 +42,7 @@ const views = [
     scroll: 'main h1',
   },
   { name: 'route', path: `${run(1)}/route` },
-  { name: 'ground', path: `${run(3)}/ground` },
+  { name: 'ground', path: '/jobs/7a0e1d00-0000-4000-8000-00000000b001/ground' },
   { name: 'seal', path: `${run(1)}/seal` },
   { name: 'handover', path: `${run(1)}/handover` },
 ];

@@ -45,6 +45,10 @@ const ProveScreen = screen(() => import('./screens/prove/ProveScreen.js'), 'Prov
 const RehearseScreen = screen(() => import('./screens/rehearse/RehearseScreen.js'), 'RehearseScreen');
 const RouteScreen = screen(() => import('./screens/route/RouteScreen.js'), 'RouteScreen');
 const GroundScreen = screen(() => import('./screens/ground/GroundScreen.js'), 'GroundScreen');
+const GroundSiteScreen = screen(
+  () => import('./screens/site/ground/GroundSiteScreen.js'),
+  'GroundSiteScreen',
+);
 const SiteScreen = screen(() => import('./screens/site/SiteScreen.js'), 'SiteScreen');
 const SealScreen = screen(() => import('./screens/seal/SealScreen.js'), 'SealScreen');
 const HandoverScreen = screen(() => import('./screens/handover/HandoverScreen.js'), 'HandoverScreen');
@@ -84,6 +88,7 @@ export function App(): ReactNode {
             <Route path="/jobs/:jobId/new" element={<NewRunScreen />} />
             <Route path="/jobs/:jobId/practice" element={<PracticeScreen />} />
             <Route path="/jobs/:jobId/site" element={<SiteScreen />} />
+            <Route path="/jobs/:jobId/ground" element={<GroundSiteScreen />} />
             <Route path="/jobs/:jobId/reels" element={<ReelsScreen />} />
             <Route path="/practice" element={<ShopPracticeScreen />} />
             <Route path="/ends" element={<EndsScreen />} />

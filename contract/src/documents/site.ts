@@ -27,6 +27,7 @@ import {
   SITE_SCHEMA,
   type LegKind,
 } from '@kobran/core';
+import { Ground } from './ground.js';
 import { ID, ID_MESSAGE } from './ids.js';
 import { AreParts, IsPart } from './parts.js';
 
@@ -90,8 +91,9 @@ export class Way implements core.Way {
   @IsArray() @ArrayMaxSize(MAX_BESIDE) @AreParts() @Type(() => Beside) beside!: Beside[];
 }
 
-export class Site implements core.Site {
+export class Site implements Omit<core.Site, 'ground'> {
   @IsIn([SITE_SCHEMA], { message: `schema must be “${SITE_SCHEMA}”` }) schema!: string;
   @IsArray() @ArrayMaxSize(MAX_POINTS) @AreParts() @Type(() => SitePoint) points!: SitePoint[];
   @IsArray() @ArrayMaxSize(MAX_WAYS) @AreParts() @Type(() => Way) ways!: Way[];
+  @IsPart() @Type(() => Ground) ground!: Ground;
 }

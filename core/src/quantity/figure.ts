@@ -18,6 +18,7 @@ export type FigureUnit =
   | 'V'
   | 'dB'
   | 'ohm'
+  | 'uH'
   | 'deg'
   | 'ratio'
   | 'count'
@@ -81,9 +82,13 @@ const formats: Record<FigureUnit, (value: number, system: UnitSystem) => string>
   mm: (value, system) => formatLength(value, { system, small: true, fraction: 32 }),
   Hz: formatFrequency,
   W: formatPower,
-  V: (value) => `${value < 100 ? Number(value.toPrecision(2)) : Math.round(value)} V`,
+  V: (value) =>
+    value < 2_000
+      ? `${value < 100 ? Number(value.toPrecision(2)) : Math.round(value)} V`
+      : `${value < 100_000 ? (value / 1000).toFixed(1) : Math.round(value / 1000)} kV`,
   dB: formatDecibels,
   ohm: formatResistance,
+  uH: (value) => `${value.toFixed(2)} µH`,
   deg: (value) => `${value.toFixed(1)}°`,
   ratio: (value) => value.toFixed(2),
   count: (value) => String(Math.round(value)),

@@ -6,6 +6,7 @@ export { parseDegrees } from './degrees.js';
 export { formatFrequency, parseFrequency } from './frequency.js';
 export { decimalMarkOf, settledMarks, type DecimalMark } from './number.js';
 export { awgOf, awgOfMm2, wireMm, wireMm2 } from './wire.js';
+export { formatWireSize, parseWireSize } from './wireSize.js';
 export { parseCount } from './count.js';
 export { parsePlainNumber } from './plainNumber.js';
 export { dbmFromWatts, formatPower, parsePower, wattsFromDbm } from './power.js';

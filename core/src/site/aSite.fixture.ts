@@ -4,7 +4,8 @@ import type { Design } from '../run/index.js';
 import { emptySite, type Site, type SitePoint, type Way } from './document/site.js';
 import { onSite } from './onSite.js';
 import type { SiteSheet, SiteSnag } from './sheet.js';
-import { survey, type SurveyedRun } from './survey.js';
+import type { SurveyedRun } from './waySheet.js';
+import { survey } from './survey.js';
 
 export const point = (id: string, xM: number, zM = 0, over: Partial<SitePoint> = {}): SitePoint => ({
   id,

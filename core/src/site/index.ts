@@ -21,15 +21,49 @@ export type {
   Way,
   WayBend,
 } from './document/site.js';
+export { renameRuns, runInFile } from './document/renameRuns.js';
 export { applySiteChange, type SiteChange } from './document/siteChange.js';
 export { checkSite } from './document/checkSite.js';
 export { findRoutes, type FoundRoute } from './findRoutes.js';
 export { heightProfile, type HeightProfile } from './heightProfile.js';
 export { onSite, zoneOfWay } from './onSite.js';
-export type { CableInWay, PullPlan, RunOnSite, SiteRemedy, SiteSheet, SiteSnag, WaySheet } from './sheet.js';
+export type { RunOnSite, SiteRemedy, SiteSheet, SiteSnag } from './sheet.js';
+export type { CableInWay, PullPlan, SurveyedRun, WaySheet } from './waySheet.js';
+export {
+  arresterNode,
+  bondJoints,
+  bondMethods,
+  earthMethods,
+  emptyGround,
+  groundNodeKinds,
+  lightningLevels,
+  MAX_BONDS,
+  MAX_GROUND_READINGS,
+  MAX_NODES,
+  metals,
+} from './document/ground.js';
+export type {
+  Bond,
+  BondJoint,
+  ElectrodeSize,
+  Ground,
+  GroundNode,
+  GroundNodeKind,
+  GroundReading,
+  LightningLevel,
+  Metal,
+  Section,
+} from './document/ground.js';
+export { codeProfiles } from './ground/codeProfiles.js';
+export { MAX_BOND_OHM } from './ground/judgeBond.js';
+export { disconnectPlan } from './ground/disconnectPlan.js';
+export { strandOf } from './ground/strand.js';
+export { soils } from './ground/electrodes.js';
+export { usualBond } from './ground/newBond.js';
+export type { BondSheet, GroundSheet, NodeSheet } from './ground/groundSheet.js';
 export { siteOfRuns, type SiteOfRuns } from './siteOfRuns.js';
 export { siteRules } from './snags/index.js';
-export { orderM, survey, type SurveyedRun } from './survey.js';
+export { orderM, survey } from './survey.js';
 export { icedWeightNPerM, spanTension } from './way/aerial.js';
 export { connectorPasses, fillLimit, fillOf, jamRatio, layInDuct, type LaidCable } from './way/duct.js';
 export { gripsFor, supportSpacingM } from './way/hang.js';

@@ -1,25 +1,17 @@
 import { entry, type Catalog } from '../catalog/index.js';
-import { figure } from '../quantity/index.js';
-import { assembliesOf, type Design, type EndSheet, type Sheet } from '../run/index.js';
+import { figure, formatResistance } from '../quantity/index.js';
+import { assembliesOf, type EndSheet } from '../run/index.js';
 import { isReversed, waysOf } from './chain.js';
 import type { Site, Way } from './document/site.js';
-import type { CableInWay, PullPlan, RunOnSite, SiteSheet, Supports, WaySheet } from './sheet.js';
+import { groundSheet, type GroundSheet } from './ground/groundSheet.js';
+import type { RunOnSite, SiteSheet } from './sheet.js';
+import type { CableInWay, PullPlan, Supports, SurveyedRun, WaySheet } from './waySheet.js';
 import { siteSnagsOf } from './snags/index.js';
 import { icedWeightNPerM, spanTension, USUAL_SAG } from './way/aerial.js';
 import { connectorPasses, fillLimit, fillOf, layInDuct } from './way/duct.js';
 import { gripsFor, supportSpacingM } from './way/hang.js';
 import { pointOf, reversedStretches, riseM, stretchesOf, wayLength } from './way/path.js';
 import { FRICTION, GRAVITY, pullAlong, pullLimit, weightNPerM } from './way/pull.js';
-
-/** A run of the site with what was said of it. */
-export interface SurveyedRun {
-  id: string;
-  /** With its legs from the site, as `onSite` gives it. */
-  design: Design;
-  sheet: Pick<Sheet, 'route' | 'pieces' | 'ends'>;
-  /** Its cables lie where they go: nothing is pulled any more. */
-  installed: boolean;
-}
 
 /**
  * The second hallway: a site and the sheets of its runs go in, the site’s sheet comes out. Pure, and the same in whichever order the runs come.
@@ -35,16 +27,35 @@ export function survey(site: Site, given: readonly SurveyedRun[], catalog: Catal
       byWay.set(way, [...(byWay.get(way) ?? []), cable]);
   const ways = site.ways.map((way) => waySheet(site, way, byWay.get(way.id) ?? []));
   const onSites = runs.map(runOnSite);
-  const snags = siteSnagsOf({ site, ways, runs: onSites });
-  return { headline: headlineOf(site, ways, snags), ways, runs: onSites, snags };
+  const ground = groundSheet(site, ways, runs, catalog);
+  const snags = siteSnagsOf({ site, ways, runs: onSites, ground });
+  return {
+    headline: headlineOf(site, ways, snags),
+    ways,
+    runs: onSites,
+    ground,
+    groundHeadline: groundHeadlineOf(ground, snags),
+    snags,
+  };
 }
 
 function headlineOf({ ways: all }: Site, ways: readonly WaySheet[], snags: SiteSheet['snags']): string {
   if (all.length === 0) return 'No ways yet: where do cables go?';
-  const [worst] = snags;
+  const worst = snags.find(({ part }) => part === 'ways');
   if (worst) return worst.what;
   const full = ways.filter(({ cables }) => cables.length > 0).length;
   return `${full} of ${ways.length} ${ways.length === 1 ? 'way' : 'ways'} in use, nothing against them`;
+}
+
+function groundHeadlineOf({ drawn, earth, nodes, state }: GroundSheet, snags: SiteSheet['snags']): string {
+  if (!drawn) return 'Nothing drawn yet: what is tied to what?';
+  const worst = snags.find(({ part, level }) => part === 'ground' && level !== 'note');
+  if (worst) return worst.what;
+  const { resistance, reading } = earth;
+  const ohm = resistance
+    ? `, ${formatResistance(resistance.value)} to earth, ${reading ? 'measured' : 'computed'}`
+    : '';
+  return `${nodes.filter(({ tied }) => tied).length} parts on one system${ohm}${state === 'done' ? ', all joined and tested' : ''}`;
 }
 
 /** Which cable of a run lies in each way of its route. */

@@ -1,4 +1,5 @@
 import { SITE_SCHEMA, type PointKind, type RouteStep, type Site, type Way } from '@kobran/core';
+import { brackwaterGround } from './brackwaterGround.js';
 
 const point = (id: string, name: string, kind: PointKind, xM: number, yM: number, zM: number) => ({
   id,
@@ -22,6 +23,7 @@ export const brackwaterSite: Site = {
     point('weather-set', 'Weather receiver', 'rack', -0.4, -0.9, 1.2),
     point('inside', 'Inside of the wall', 'free', 1.9, 0, 1),
     point('entry-box', 'Entry box', 'entry', 2.5, 0, 0.9),
+    point('entry-rod', 'Entry rod', 'rod', 2.8, -0.6, 0),
     point('mast-foot', 'Mast foot', 'mast foot', 11, 1.5, 0),
     point('dipole', 'Mast dipole', 'antenna', 11, 1.5, 10.8),
     point('preamplifier', 'Mast preamplifier', 'antenna', 11, 1.5, 12.8),
@@ -118,6 +120,7 @@ export const brackwaterSite: Site = {
       conditions: ['outside', 'sun'],
     }),
   ],
+  ground: brackwaterGround,
 };
 
 const step = (id: string, cause: RouteStep['slack'][number]['cause'], lengthM: number): RouteStep => ({

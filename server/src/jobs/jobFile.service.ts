@@ -1,5 +1,5 @@
 import { JOB_FILE_SCHEMA, type JobDocument, type JobFile } from '@kobran/contract';
-import type { Design, Fact } from '@kobran/core';
+import { renameRuns, runInFile, type Design, type Fact } from '@kobran/core';
 import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { eq } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
@@ -46,7 +46,9 @@ export class JobFileService implements OnModuleDestroy {
       name,
       site,
       practice,
-      ...(place ? { place: place.site } : {}),
+      ...(place
+        ? { place: renameRuns(place.site, new Map(documents.map(({ id }, k) => [id, runInFile(k)]))) }
+        : {}),
       ...(await this.ownEntries(documents.map(({ design }) => design))),
     };
     const { traces: kept, writers } = this;
@@ -75,6 +77,8 @@ export class JobFileService implements OnModuleDestroy {
     return readInBackground(this.threads, chunks, entries, async (read) => {
       if (!read.ok) throw invalid(read.problems);
       const { name, site, practice, place, brought } = read.head;
+      const ids = read.runs.map(() => randomUUID());
+      const named = new Map(ids.map((runId, k) => [runInFile(k), runId]));
       const begun = await this.db
         .insert(jobs)
         .values({
@@ -82,7 +86,7 @@ export class JobFileService implements OnModuleDestroy {
           name,
           site,
           practice,
-          ...(place ? { place, placeVersion: 1 } : {}),
+          ...(place ? { place: renameRuns(place, named), placeVersion: 1 } : {}),
           arriving: true,
           deletedAt: now(),
         })
@@ -90,7 +94,7 @@ export class JobFileService implements OnModuleDestroy {
         .returning({ id: jobs.id });
       if (begun.length === 0) return this.arrived(id);
       try {
-        await this.putRuns(id, read);
+        await this.putRuns(id, ids, read);
         await this.db.transaction(async (tx) => {
           await this.shop.addMissing(brought, tx);
           await tx.update(jobs).set({ arriving: false, deletedAt: null }).where(eq(jobs.id, id));
@@ -103,9 +107,13 @@ export class JobFileService implements OnModuleDestroy {
     });
   }
 
-  private async putRuns(jobId: string, file: Extract<ReadFile, { ok: true }>): Promise<void> {
-    for (const { design, facts: done, sweeps } of file.runs) {
-      const runId = randomUUID();
+  private async putRuns(
+    jobId: string,
+    ids: readonly string[],
+    file: Extract<ReadFile, { ok: true }>,
+  ): Promise<void> {
+    for (const [n, { design, facts: done, sweeps }] of file.runs.entries()) {
+      const runId = ids[n];
       await this.db.insert(runs).values({ id: runId, jobId, design });
       const rows = done.map((fact: Fact) => this.facts.rowOf(runId, { ...fact, id: randomUUID() }));
       for (let k = 0; k < rows.length; k += FACTS_AT_ONCE)

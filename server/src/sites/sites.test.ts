@@ -1,5 +1,16 @@
 import type { ApiProblem, JobDocument, SiteDocument } from '@kobran/contract';
-import { emptySite, evaluate, catalog, onSite, withShop, type ShopEntry, type Site } from '@kobran/core';
+import {
+  catalog,
+  emptyGround,
+  emptySite,
+  evaluate,
+  onSite,
+  renameRuns,
+  runInFile,
+  withShop,
+  type ShopEntry,
+  type Site,
+} from '@kobran/core';
 import { sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
@@ -39,7 +50,51 @@ const aSite = (over: object = {}): Site => ({
   ways: [way(over)],
 });
 
+const bond = (over: object): object => ({
+  id: 'lead',
+  from: 'bar',
+  to: 'rod',
+  section: { areaMm2: 16 },
+  metal: 'copper',
+  parallel: 1,
+  sharpBends: 0,
+  joint: 'clamp',
+  bimetal: false,
+  ...over,
+});
+const reading = {
+  id: 'r',
+  kind: 'earth',
+  about: 'rod',
+  ohm: 20,
+  method: 'clamp-on',
+  by: 'Wenna',
+  on: '2026-11-20',
+};
+const withGround = (over: object): object => ({
+  ...aSite(),
+  ground: {
+    ...emptyGround,
+    nodes: [
+      { id: 'bar', name: 'Bar', kind: 'entry bar', metal: 'copper' },
+      { id: 'rod', name: 'Rod', kind: 'rod', metal: 'copper' },
+    ],
+    bonds: [bond({})],
+    readings: [reading],
+    ...over,
+  },
+});
+
 describe('the site of a job', () => {
+  it('keeps its ground as it was drawn', async () => {
+    const id = await aJob();
+    await api()
+      .put(path(id))
+      .send({ version: 0, site: withGround({}) })
+      .expect(200);
+    expect((await read(id)).site).toEqual(withGround({}));
+  });
+
   it('is empty before anybody draws it, and is kept with its version', async () => {
     const id = await aJob();
     expect(await read(id)).toEqual({ version: 0, site: emptySite });
@@ -81,6 +136,19 @@ describe('the site of a job', () => {
       { ...aSite(), points: [point('a', 0), point('b', 1), point('a', 2)] },
       'site.points[2].id',
     ],
+    ['a conductor to nowhere', withGround({ bonds: [bond({ to: 'moon' })] }), 'site.ground.bonds[0].to'],
+    [
+      'a conductor of no size',
+      withGround({ bonds: [bond({ section: {} })] }),
+      'site.ground.bonds[0].section',
+    ],
+    [
+      'a negative resistance',
+      withGround({ readings: [{ ...reading, ohm: -1 }] }),
+      'site.ground.readings[0].ohm',
+    ],
+    ['more than a whole stroke', withGround({ share: 7 }), 'site.ground.share'],
+    ['no ground at all', { ...aSite(), ground: undefined }, 'site.ground'],
     ['another schema', { ...aSite(), schema: 'kobran-site/9' }, 'site.schema'],
     ['nothing', {}, 'site.schema'],
   ])('%s is refused with its place, and nothing is lost', async (_, site, where) => {
@@ -157,9 +225,15 @@ describe('a run in a site', () => {
 
   it('goes out and comes in with its job', async () => {
     const file = (await api().get(`/api/jobs/${brackwater.id}/file`)).body as { place: Site };
-    expect(file.place).toEqual(brackwater.place);
+    // A file calls its runs by their order; each has an id of its own once it is imported.
+    const names = new Map(brackwater.runs.map(({ id }, k) => [id, runInFile(k)]));
+    expect(file.place).toEqual(brackwater.place && renameRuns(brackwater.place, names));
     const back = (await api().post('/api/jobs/import').send(file).expect(201)).body as JobDocument;
-    expect(back.place).toEqual({ version: 1, site: brackwater.place });
+    const ids = new Map(back.runs.map(({ id }, k) => [runInFile(k), id]));
+    expect(back.place).toEqual({ version: 1, site: renameRuns(file.place, ids) });
+    expect(back.place?.site.ground.bonds.some(({ from }) => from === `${back.runs[0].id}.arrester`)).toBe(
+      true,
+    );
     const spoilt = { ...file, place: { ...file.place, points: [] } };
     const refused = await api().post('/api/jobs/import').send(spoilt);
     expect(refused.status).toBe(400);

@@ -13,3 +13,6 @@ export const sayDay = (iso: string): string => dayFormat.format(new Date(iso));
 
 /** `2 Nov 2026, 14:05` of an ISO 8601 moment. */
 export const sayMoment = (iso: string): string => momentFormat.format(new Date(iso));
+
+/** The day of now, `2026-11-20`. */
+export const today = (): string => new Date().toISOString().slice(0, 10);

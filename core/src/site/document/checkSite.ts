@@ -1,8 +1,10 @@
 import type { Problem } from '../../quantity/index.js';
+import { checkGround, twice } from './checkGround.js';
 import type { Site } from './site.js';
 
 /** What a site names that it does not have, and names it has twice. */
-export function checkSite({ points, ways }: Site): Problem[] {
+export function checkSite(site: Site): Problem[] {
+  const { points, ways } = site;
   const known = new Set(points.map(({ id }) => id));
   return [
     ...twice(points, 'point', 'points'),
@@ -27,23 +29,6 @@ export function checkSite({ points, ways }: Site): Problem[] {
           ]
         : []),
     ]),
+    ...checkGround(site),
   ];
-}
-
-function twice(all: readonly { id: string }[], what: string, where: string): Problem[] {
-  const seen = new Set<string>();
-  return all.flatMap(({ id }, k): Problem[] => {
-    const again = seen.has(id);
-    seen.add(id);
-    return again
-      ? [
-          {
-            code: 'site.same-id',
-            message: `Two ${what}s are called “${id}”.`,
-            where: `${where}[${k}].id`,
-            remedy: `Give each ${what} its own id.`,
-          },
-        ]
-      : [];
-  });
 }

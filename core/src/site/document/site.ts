@@ -1,4 +1,5 @@
 import type { LegKind } from '../../route/index.js';
+import { emptyGround, type Ground } from './ground.js';
 
 /** The document a crew edits: the place its runs share. SI units; x to the east, y to the north, z up from the ground at the entry. */
 
@@ -105,6 +106,7 @@ export interface Site {
   schema: string;
   points: SitePoint[];
   ways: Way[];
+  ground: Ground;
 }
 
-export const emptySite: Site = { schema: SITE_SCHEMA, points: [], ways: [] };
+export const emptySite: Site = { schema: SITE_SCHEMA, points: [], ways: [], ground: emptyGround };

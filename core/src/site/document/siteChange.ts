@@ -1,3 +1,4 @@
+import type { Bond, Ground, GroundNode, GroundReading } from './ground.js';
 import type { Site, SitePoint, Way } from './site.js';
 
 /** One change of a site: what remedies apply and what undo takes back. Plain data. */
@@ -6,12 +7,22 @@ export type SiteChange =
   | { op: 'remove point'; id: string }
   | { op: 'put way'; way: Way }
   | { op: 'remove way'; id: string }
+  | { op: 'put node'; node: GroundNode }
+  | { op: 'remove node'; id: string }
+  | { op: 'put bond'; bond: Bond }
+  | { op: 'remove bond'; id: string }
+  | { op: 'put reading'; reading: GroundReading }
+  | { op: 'remove reading'; id: string }
+  | { op: 'set ground'; ground: Partial<Omit<Ground, 'nodes' | 'bonds' | 'readings'>> }
   | { op: 'set site'; site: Site };
 
 const put = <T extends { id: string }>(all: readonly T[], one: T): T[] =>
   all.some(({ id }) => id === one.id) ? all.map((old) => (old.id === one.id ? one : old)) : [...all, one];
 
-/** Applies a change; the given site is not touched. Ways which lead to a removed point go with it. */
+const without = <T extends { id: string }>(all: readonly T[], gone: (one: T) => boolean): T[] =>
+  all.filter((one) => !gone(one));
+
+/** Applies a change; the given site is not touched. What leads to a removed point or node goes with it. */
 export function applySiteChange(site: Site, change: SiteChange): Site {
   switch (change.op) {
     case 'put point':
@@ -19,14 +30,62 @@ export function applySiteChange(site: Site, change: SiteChange): Site {
     case 'remove point':
       return {
         ...site,
-        points: site.points.filter(({ id }) => id !== change.id),
-        ways: site.ways.filter(({ from, to }) => from !== change.id && to !== change.id),
+        points: without(site.points, ({ id }) => id === change.id),
+        ways: without(site.ways, ({ from, to }) => from === change.id || to === change.id),
+        ground: {
+          ...site.ground,
+          nodes: site.ground.nodes.map((node) => (node.point === change.id ? placeless(node) : node)),
+        },
       };
     case 'put way':
       return { ...site, ways: put(site.ways, change.way) };
     case 'remove way':
-      return { ...site, ways: site.ways.filter(({ id }) => id !== change.id) };
+      return { ...site, ways: without(site.ways, ({ id }) => id === change.id) };
     case 'set site':
       return change.site;
+    case 'put node':
+    case 'remove node':
+    case 'put bond':
+    case 'remove bond':
+    case 'put reading':
+    case 'remove reading':
+    case 'set ground':
+      return { ...site, ground: groundWith(site.ground, change) };
+  }
+}
+
+const placeless = ({ point: _, ...node }: GroundNode): GroundNode => node;
+
+type GroundChange = Extract<SiteChange, { op: `${string} ${'node' | 'bond' | 'reading' | 'ground'}` }>;
+
+function groundWith(ground: Ground, change: GroundChange): Ground {
+  const { nodes, bonds, readings } = ground;
+  switch (change.op) {
+    case 'put node':
+      return { ...ground, nodes: put(nodes, change.node) };
+    case 'remove node': {
+      const { id: gone } = change;
+      const cut = bonds.filter(({ from, to }) => from === gone || to === gone).map(({ id }) => id);
+      return {
+        ...ground,
+        nodes: without(nodes, ({ id }) => id === gone),
+        bonds: without(bonds, ({ id }) => cut.includes(id)),
+        readings: without(readings, ({ about }) => about === gone || cut.includes(about)),
+      };
+    }
+    case 'put bond':
+      return { ...ground, bonds: put(bonds, change.bond) };
+    case 'remove bond':
+      return {
+        ...ground,
+        bonds: without(bonds, ({ id }) => id === change.id),
+        readings: without(readings, ({ about }) => about === change.id),
+      };
+    case 'put reading':
+      return { ...ground, readings: put(readings, change.reading) };
+    case 'remove reading':
+      return { ...ground, readings: without(readings, ({ id }) => id === change.id) };
+    case 'set ground':
+      return { ...ground, ...change.ground };
   }
 }

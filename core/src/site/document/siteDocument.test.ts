@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { aSite, point, way } from '../aSite.fixture.js';
-import { applySiteChange, checkSite, type SiteChange } from '../index.js';
+import { groundedSite } from '../aGround.fixture.js';
+import { applySiteChange, checkSite, renameRuns, type SiteChange } from '../index.js';
 
 const site = aSite();
 
@@ -38,5 +39,14 @@ describe('a site', () => {
     const after = applySiteChange(site, { op: 'remove point', id: 'plate' });
     expect(after.ways.map(({ id }) => id)).toEqual(['tray', 'mast']);
     expect(checkSite(after)).toEqual([]);
+  });
+
+  it('calls its runs as a file does, and back again', () => {
+    const grounded = groundedSite();
+    const inFile = renameRuns(grounded, new Map([['run-0', 'first']]));
+    expect(inFile.ground.nodes.flatMap(({ kit }) => kit?.run ?? [])).toEqual(['first', 'first']);
+    expect(inFile.ground.bonds.at(-1)?.from).toBe('first.arrester');
+    expect(renameRuns(inFile, new Map([['first', 'run-0']]))).toEqual(grounded);
+    expect(renameRuns(grounded, new Map())).toEqual(grounded);
   });
 });

@@ -17,10 +17,11 @@ import { FigureText } from '../../ui/FigureText.js';
 import { Caution, StagePage } from '../../ui/StagePage.js';
 import { SnagDetail } from '../../frame/SnagDetail.js';
 import { DoneButton } from '../../frame/DoneButton.js';
+import { GroundStrand } from './GroundStrand.js';
 
 /** The arrester of the run: which tube, does it pass direct current, and is it grounded. */
 export function GroundScreen(): ReactNode {
-  const { sheet, editor } = useOpenRun();
+  const { sheet, editor, place } = useOpenRun();
   const { tube } = sheet;
   const [fitted] = arrestersOf(editor.design);
   const { fittedArrester: arrester } = sheet;
@@ -62,10 +63,14 @@ export function GroundScreen(): ReactNode {
         ))}
       {arrester && (
         <>
-          <EntryDrawing
-            name={arrester.name}
-            grounded={sheet.stages.some(({ id, state }) => id === 'ground' && state === 'done')}
-          />
+          {place && place.ground.nodes.length > 0 ? (
+            <GroundStrand site={place} />
+          ) : (
+            <EntryDrawing
+              name={arrester.name}
+              grounded={sheet.stages.some(({ id, state }) => id === 'ground' && state === 'done')}
+            />
+          )}
           <p className="mb-3 max-w-2xl text-muted">
             {directCurrent(arrester)}
             {words(

@@ -1,6 +1,7 @@
 import type { SiteChange, SiteSnag } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { toast } from 'sonner';
+import { useWords } from '../../ui/Preferences.js';
 import { SnagMark, snagColour } from '../../ui/SnagMark.js';
 
 type Change = (changes: readonly SiteChange[]) => void;
@@ -15,6 +16,7 @@ export function SiteProblems({
   change: Change;
   onSelect?: (id: string) => void;
 }): ReactNode {
+  const words = useWords();
   if (snags.length === 0) return null;
   return (
     <ul aria-label="Problems" className="mt-4 max-w-3xl space-y-3">
@@ -31,15 +33,15 @@ export function SiteProblems({
                   className="text-left font-bold underline decoration-transparent underline-offset-4 hover:decoration-current"
                   onClick={() => onSelect(snag.at)}
                 >
-                  {snag.what}
+                  {words(snag.what)}
                 </button>
               ) : (
-                snag.what
+                words(snag.what)
               )}
             </span>
           </p>
           <p className="ml-6">
-            {snag.why} <span className="text-sm text-muted">Source: {snag.source}.</span>
+            {words(snag.why)} <span className="text-sm text-muted">Source: {snag.source}.</span>
           </p>
           {snag.remedies.map((remedy) => (
             <button
@@ -51,7 +53,7 @@ export function SiteProblems({
                 toast(remedy.title, { description: 'Done. Ctrl Z takes it back.' });
               }}
             >
-              {remedy.title}
+              {words(remedy.title)}
             </button>
           ))}
         </li>

@@ -18,6 +18,7 @@ import { newPoint, newWay } from './newParts.js';
 import { PointInspector } from './PointInspector.js';
 import { SiteDrawings } from './SiteDrawings.js';
 import { SiteProblems } from './SiteProblems.js';
+import { SiteTabs } from './SiteTabs.js';
 import { StartSite } from './StartSite.js';
 import { useSiteSheet } from './useSiteSheet.js';
 import { WayInspector } from './WayInspector.js';
@@ -43,6 +44,7 @@ function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | und
   const editor = useSiteEditor(job, draft);
   const { document: site, change } = editor;
   const sheet = useSiteSheet(job, site);
+  const snags = sheet.snags.filter(({ part }) => part === 'ways');
   const [selected, select] = useState<string>();
   useKeys('mod+z', () => editor.undo?.(), { preventDefault: true });
   useKeys('mod+shift+z, mod+y', () => editor.redo?.(), { preventDefault: true });
@@ -68,6 +70,7 @@ function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | und
       <SaveNotice what="site" editor={editor} />
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
         <main className="relative min-w-0 flex-1 overflow-y-auto px-4 py-4 md:px-6">
+          <SiteTabs jobId={job.id} />
           <div className="flex flex-wrap items-center gap-2">
             <h1 className="basis-full text-xl leading-tight font-bold sm:flex-1 sm:basis-0">
               {sheet.headline}
@@ -92,7 +95,7 @@ function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | und
                 onMove={(moved) => change([{ op: 'put point', point: moved }])}
               />
               <WayList sheet={sheet} site={site} selected={selected} onSelect={select} />
-              <SiteProblems snags={sheet.snags} change={change} onSelect={select} />
+              <SiteProblems snags={snags} change={change} onSelect={select} />
             </>
           )}
         </main>
@@ -107,7 +110,7 @@ function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | und
                 key={way.way.id}
                 sheet={way}
                 site={site}
-                snags={sheet.snags}
+                snags={snags}
                 change={change}
                 onSelect={select}
               />

@@ -69,7 +69,10 @@ export function SiteView({
     {
       width,
       height: HEIGHT,
-      taken: warned.map(({ at: [x, y] }) => ({ x: x - 9, y: y - 9, width: 18, height: 18 })),
+      taken: [
+        ...warned.map(({ at: [x, y] }) => ({ x: x - 9, y: y - 9, width: 18, height: 18 })),
+        { x: 12, y: HEIGHT - 26, width: bar * projection.pxPerM + 60, height: 20 },
+      ],
     },
   );
   const labelOf = new Map(order.map(({ id }, k) => [id, spots[k]]));

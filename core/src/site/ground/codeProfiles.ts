@@ -1,0 +1,81 @@
+import type { Metal } from '../document/ground.js';
+
+/** What a conductor is for. */
+export const bondRoles = ['electrodes', 'mast', 'shield', 'arrester', 'equipment'] as const;
+export type BondRole = (typeof bondRoles)[number];
+
+export const bondRoleNames: Record<BondRole, string> = {
+  electrodes: 'between electrodes and bars',
+  mast: 'from the mast',
+  shield: 'from a cable’s shield',
+  arrester: 'from an arrester',
+  equipment: 'from equipment and other lines',
+};
+
+/** What a shop’s profile asks of conductors. It is shown as that, and certifies nothing. */
+export interface CodeProfile {
+  id: string;
+  name: string;
+  edition: string;
+  country: string;
+  source: string;
+  /** Smallest copper, mm². */
+  copperMm2: Record<BondRole, number>;
+  /** Resistance to earth which is asked for, ohm. */
+  earthOhm: number;
+}
+
+export const codeProfiles: readonly CodeProfile[] = [
+  {
+    id: 'common-practice',
+    name: 'Common practice',
+    edition: '',
+    country: '',
+    source: 'common practice, no source',
+    copperMm2: { electrodes: 16, mast: 16, shield: 6, arrester: 6, equipment: 6 },
+    earthOhm: 10,
+  },
+  {
+    id: 'iec-62305-3',
+    name: 'IEC 62305-3',
+    edition: '2010',
+    country: 'international',
+    source: 'IEC 62305-3, from memory',
+    copperMm2: { electrodes: 50, mast: 50, shield: 6, arrester: 16, equipment: 6 },
+    earthOhm: 10,
+  },
+  {
+    id: 'nec-810',
+    name: 'NEC article 810',
+    edition: '2020',
+    country: 'United States',
+    source: 'NEC 810.21, 250.53, from memory',
+    copperMm2: { electrodes: 13.3, mast: 5.26, shield: 5.26, arrester: 5.26, equipment: 5.26 },
+    earthOhm: 25,
+  },
+];
+
+/** The profile with this id, else the first. */
+export const codeProfile = (id: string): CodeProfile =>
+  codeProfiles.find((one) => one.id === id) ?? codeProfiles[0];
+
+/** How much more of a metal than of copper: IEC 62305-3 table 8 asks 16, 25 and 50 mm² of copper, aluminium and steel; from memory. */
+const OVER_COPPER: Record<Metal, number> = {
+  copper: 1,
+  'tinned copper': 1,
+  brass: 25 / 16,
+  aluminium: 25 / 16,
+  zinc: 50 / 16,
+  'stainless steel': 50 / 16,
+};
+
+/** Smallest section a profile asks for, mm². */
+export const smallestMm2 = (profile: CodeProfile, role: BondRole, metal: Metal): number =>
+  profile.copperMm2[role] * OVER_COPPER[metal];
+
+const NOBLE: readonly Metal[] = ['copper', 'brass'];
+const BASE: readonly Metal[] = ['zinc', 'aluminium'];
+
+/** Do these two eat each other where they touch in the wet? Copper on zinc and aluminium; handbook of the trade, from memory. */
+export const metalsClash = (one: Metal, other: Metal): boolean =>
+  (NOBLE.includes(one) && BASE.includes(other)) || (NOBLE.includes(other) && BASE.includes(one));

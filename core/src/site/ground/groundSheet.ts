@@ -1,0 +1,245 @@
+import type { Catalog } from '../../catalog/index.js';
+import { figure, type Figure } from '../../quantity/index.js';
+import { areaMm2, type Bond, type GroundNode, type GroundReading } from '../document/ground.js';
+import type { Site } from '../document/site.js';
+import type { SurveyedRun, WaySheet } from '../waySheet.js';
+import { codeProfile, smallestMm2, type BondRole, type CodeProfile } from './codeProfiles.js';
+import { bondOhm, bondUh, SHARP_BEND_M } from './conductor.js';
+import { islandsOf, pathsToEarth } from './connections.js';
+import { earthOf, ownOhm, type EarthSheet } from './earth.js';
+import { kitPlaces, type KitPlace } from './kits.js';
+import { groundParts, isElectrode, isToBeTied, roleOf, type GroundPart } from './nodes.js';
+import { firstStroke, strokeVolts, subsequentStroke } from './stroke.js';
+
+/** A part of the ground with what is known of it. */
+export interface NodeSheet extends GroundPart {
+  isElectrode: boolean;
+  /** Is it tied to the one system, and over conductors which are all logged as joined? */
+  tied: boolean;
+  joined: boolean;
+  /** Its conductors to the nearest electrode, in order. */
+  path: string[];
+  /** Volts of the first stroke’s share along that way. */
+  volts: Figure | undefined;
+  /** Of an electrode: what it alone has to earth. */
+  ohm: Figure | undefined;
+}
+
+/** A conductor with its figures. */
+export interface BondSheet {
+  bond: Bond;
+  from: GroundPart;
+  to: GroundPart;
+  role: BondRole;
+  /** Nothing where nobody says it and no points do. */
+  length: Figure | undefined;
+  inductance: Figure;
+  resistance: Figure;
+  /** Along it, of the share of each stroke. */
+  first: Figure;
+  subsequent: Figure;
+  /** What a metre of it, and one sharp bend, cost of the first stroke. */
+  perMetre: Figure;
+  perBend: Figure;
+  areaMm2: number;
+  smallestMm2: number;
+  /** The latest of its readings. */
+  reading: GroundReading | undefined;
+}
+
+export interface GroundSheet {
+  /** Is anything of it drawn? */
+  drawn: boolean;
+  profile: CodeProfile;
+  nodes: NodeSheet[];
+  bonds: BondSheet[];
+  /** Conductors whose arrester is gone with its run. */
+  loose: Bond[];
+  /** Sets of parts which are tied together but not to the one system. */
+  islands: NodeSheet[][];
+  earth: EarthSheet;
+  kits: KitPlace[];
+  /** Tubes of its arresters by nominal voltage: what is kept spare. */
+  tubes: { tubeV: number; count: number }[];
+  /** Done is only what is tied over logged joints and was measured. */
+  state: 'not known' | 'in work' | 'done';
+  next: string;
+}
+
+const worth = (
+  id: string,
+  readings: readonly GroundReading[],
+  kind: GroundReading['kind'],
+): GroundReading | undefined =>
+  readings
+    .filter((one) => one.kind === kind && one.about === id)
+    .reduce<GroundReading | undefined>((last, one) => (last && last.on > one.on ? last : one), undefined);
+
+/** What a site’s ground is: who is tied to whom, with which volts, and what is missing. Pure. */
+export function groundSheet(
+  site: Site,
+  ways: readonly WaySheet[],
+  runs: readonly SurveyedRun[],
+  catalog: Catalog,
+): GroundSheet {
+  const { ground } = site;
+  const parts = groundParts(site, runs, catalog);
+  const known = new Map(parts.map((part) => [part.id, part]));
+  const isWhole = ({ from, to }: Bond): boolean => known.has(from) && known.has(to);
+  const whole = ground.bonds.filter(isWhole);
+  const bonds = whole.map((bond) => bondSheet(site, bond, known));
+  const sets = islandsOf(
+    parts.map(({ id }) => id),
+    whole,
+  );
+  const main = mainOf(sets, known);
+  const uh = new Map(bonds.map((one) => [one.bond.id, one.inductance.value]));
+  const paths = pathsToEarth(
+    main.filter((id) => isElectrode(known.get(id) as GroundPart)),
+    whole,
+    ({ id }) => (uh.get(id) ?? 0) + 0.01,
+  );
+  const joined = new Set(
+    islandsOf(
+      parts.map(({ id }) => id),
+      whole.filter(({ made }) => made),
+    ).find((set) => set.some((id) => main.includes(id) && isElectrode(known.get(id) as GroundPart))) ?? [],
+  );
+  const byId = new Map(bonds.map((one) => [one.bond.id, one]));
+  const nodes = parts.map((part): NodeSheet => {
+    const path = paths.get(part.id);
+    return {
+      ...part,
+      isElectrode: isElectrode(part),
+      tied: path !== undefined,
+      joined: joined.has(part.id),
+      path: (path ?? []).map(({ id }) => id),
+      volts:
+        path && path.length > 0
+          ? figure(
+              path.reduce((sum, { id }) => sum + (byId.get(id)?.first.value ?? 0), 0),
+              'V',
+              'sum along its conductors to the nearest electrode, first stroke',
+            )
+          : undefined,
+      ohm: part.node && ownOhm(part.node, ground),
+    };
+  });
+  const sheetOf = new Map(nodes.map((node) => [node.id, node]));
+  const islands = sets
+    .filter((set) => !set.some((id) => sheetOf.get(id)?.tied))
+    .map((set) => set.map((id) => sheetOf.get(id)).filter((node): node is NodeSheet => node !== undefined))
+    .filter((set) => set.some(isToBeTied));
+  const sheet = {
+    drawn: ground.nodes.length > 0,
+    profile: codeProfile(ground.profile),
+    nodes,
+    bonds,
+    loose: ground.bonds.filter((bond) => !isWhole(bond)),
+    islands,
+    earth: earthOf(
+      nodes.filter(({ tied }) => tied).flatMap(({ node }): GroundNode[] => (node ? [node] : [])),
+      ground,
+    ),
+    kits: kitPlaces(site, ways),
+    tubes: tubesOf(parts),
+  };
+  return { ...sheet, ...stateOf(sheet) };
+}
+
+/** The one system: where the building’s electrode is, else where most electrodes are, else most parts. */
+function mainOf(sets: readonly string[][], known: ReadonlyMap<string, GroundPart>): string[] {
+  const weight = (set: readonly string[]): number =>
+    set.reduce((sum, id) => {
+      const part = known.get(id);
+      if (!part || !isElectrode(part)) return sum + 0.001;
+      return sum + (part.kind === 'building electrode' ? 1000 : 1);
+    }, 0);
+  return sets.reduce<string[]>((best, set) => (weight(set) > weight(best) ? set : best), []);
+}
+
+function bondSheet({ ground }: Site, bond: Bond, known: ReadonlyMap<string, GroundPart>): BondSheet {
+  const [from, to] = [bond.from, bond.to].map((id) => known.get(id) as GroundPart);
+  const role = roleOf(from, to);
+  const length = lengthOf(bond, from, to);
+  const metres = length?.value ?? 0;
+  const uh = bondUh(bond, metres);
+  const ohm = bondOhm(bond, metres);
+  const [first, subsequent] = [firstStroke(ground.level), subsequentStroke(ground.level)];
+  const volts = (ofUh: number, ofOhm: number, stroke = first): number =>
+    strokeVolts(ofUh, ofOhm, ground.share, stroke);
+  const share = `${Math.round(ground.share * 100)} % of a stroke of level ${ground.level}, IEC 62305-1`;
+  return {
+    bond,
+    from,
+    to,
+    role,
+    length,
+    inductance: figure(
+      uh,
+      'uH',
+      'areaMm2' in bond.section ? 'round wire, Rosa; bends counted' : 'flat strap, Terman; bends counted',
+    ),
+    resistance: figure(ohm, 'ohm', 'resistivity times length over section'),
+    first: figure(volts(uh, ohm), 'V', `first, ${share}`),
+    subsequent: figure(volts(uh, ohm, subsequent), 'V', `subsequent, ${share}`),
+    // What one more metre would add.
+    perMetre: figure(volts(bondUh(bond, metres + 1) - uh, bondOhm(bond, 1)), 'V', `first, ${share}`),
+    perBend: figure(
+      volts(
+        bondUh({ ...bond, sharpBends: bond.sharpBends + 1 }, Math.max(metres, SHARP_BEND_M)) -
+          bondUh(bond, Math.max(metres, SHARP_BEND_M)),
+        0,
+      ),
+      'V',
+      `first, ${share}; a bend counts as ${SHARP_BEND_M} m`,
+    ),
+    areaMm2: areaMm2(bond.section) * bond.parallel,
+    smallestMm2: bond.joint === 'mounted' ? 0 : smallestMm2(codeProfile(ground.profile), role, bond.metal),
+    reading: worth(bond.id, ground.readings, 'bond'),
+  };
+}
+
+/** Length of a conductor: as measured, else straight between its places. */
+function lengthOf({ lengthM, joint }: Bond, from: GroundPart, to: GroundPart): Figure | undefined {
+  if (lengthM !== undefined) return figure(lengthM, 'm', 'as measured');
+  if (joint === 'mounted') return figure(0, 'm', 'screwed on');
+  const [a, b] = [from.place, to.place];
+  const metres = a && b ? Math.hypot(b.xM - a.xM, b.yM - a.yM, b.zM - a.zM) : 0;
+  return metres > 0 ? figure(metres, 'm', 'straight between its points', 0.2 * metres) : undefined;
+}
+
+function tubesOf(parts: readonly GroundPart[]): GroundSheet['tubes'] {
+  const counts = new Map<number, number>();
+  for (const { arrester } of parts)
+    if (arrester?.tubeV !== undefined) counts.set(arrester.tubeV, (counts.get(arrester.tubeV) ?? 0) + 1);
+  return [...counts].map(([tubeV, count]) => ({ tubeV, count })).sort((x, y) => x.tubeV - y.tubeV);
+}
+
+function stateOf({
+  drawn,
+  islands,
+  nodes,
+  bonds,
+  earth,
+}: Pick<GroundSheet, 'drawn' | 'islands' | 'nodes' | 'bonds' | 'earth'>): Pick<
+  GroundSheet,
+  'state' | 'next'
+> {
+  if (!drawn) return { state: 'not known', next: 'Draw the bars and electrodes of the site' };
+  const [island] = islands;
+  if (island)
+    return {
+      state: 'in work',
+      next: `Tie ${(island.find(({ isElectrode: own }) => own) ?? island[0]).name} to the system`,
+    };
+  const open = bonds.find(({ bond }) => !bond.made);
+  if (open) return { state: 'in work', next: `Join ${open.from.name} to ${open.to.name}, and log it` };
+  if (nodes.some((node) => isToBeTied(node) && !node.joined))
+    return { state: 'in work', next: 'Log the joints which are made' };
+  if (!earth.reading) return { state: 'in work', next: 'Measure the resistance to earth' };
+  const untested = bonds.find(({ bond, reading }) => bond.joint !== 'mounted' && !reading);
+  if (untested)
+    return { state: 'in work', next: `Measure from ${untested.from.name} to ${untested.to.name}` };
+  return { state: 'done', next: '' };
+}

@@ -1,0 +1,224 @@
+import {
+  bondJoints,
+  bondMethods,
+  formatWireSize,
+  metals,
+  parseCount,
+  parseWireSize,
+  type Bond,
+  type BondJoint,
+  type BondSheet,
+  type GroundSheet,
+  type Metal,
+  type Site,
+  type SiteChange,
+  type SiteSnag,
+} from '@kobran/core';
+import { Trash2 } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { toast } from 'sonner';
+import { Choice } from '../../../ui/Choice.js';
+import { sayDay, today } from '../../../ui/dates.js';
+import { FigureText } from '../../../ui/FigureText.js';
+import { LengthField } from '../../../ui/LengthField.js';
+import { usePreferences } from '../../../ui/Preferences.js';
+import { QuantityField } from '../../../ui/QuantityField.js';
+import { Rows } from '../../../ui/Rows.js';
+import { SignedBy } from '../../../ui/SignedBy.js';
+import { Tick } from '../../../ui/Tick.js';
+import { WayLengthField } from '../SiteLengths.js';
+import { SiteProblems } from '../SiteProblems.js';
+import { Readings } from './Readings.js';
+
+interface Props {
+  sheet: BondSheet;
+  ground: GroundSheet;
+  site: Site;
+  snags: readonly SiteSnag[];
+  change: (changes: readonly SiteChange[]) => void;
+  onSelect: (id: string | undefined) => void;
+}
+
+/** One conductor: its size, its way, and the volts along it. */
+export function BondInspector({ sheet, ground, site, snags, change, onSelect }: Props): ReactNode {
+  const { bond, from, to } = sheet;
+  const replace = (next: Bond): void => change([{ op: 'put bond', bond: next }]);
+  const put = (over: Partial<Bond>): void => replace({ ...bond, ...over });
+  const { lengthM: _, ...unmeasured } = bond;
+  const parts = ground.nodes.map(({ id, name }) => ({ value: id, label: name }));
+  return (
+    <>
+      <h2 className="text-lg font-bold">
+        {from.name} to {to.name}
+      </h2>
+      {bond.joint === 'mounted' ? (
+        <p className="text-muted">Screwed on without a conductor.</p>
+      ) : (
+        <Rows
+          rows={[
+            ['Length', sheet.length ? <FigureText key="l" figure={sheet.length} /> : 'not known'],
+            ['Volts along it, first stroke', <FigureText key="f" figure={sheet.first} />],
+            ['Subsequent stroke', <FigureText key="s" figure={sheet.subsequent} />],
+            ['One metre more costs', <FigureText key="m" figure={sheet.perMetre} />],
+            ['One tight bend costs', <FigureText key="b" figure={sheet.perBend} />],
+            ['Inductance', <FigureText key="u" figure={sheet.inductance} />],
+          ]}
+        />
+      )}
+      <SiteProblems snags={snags.filter(({ at }) => at === bond.id)} change={change} />
+      <div className="mt-4">
+        <SignedBy />
+      </div>
+      <Joined bond={bond} replace={replace} />
+      <h3 className="mt-5 mb-2 font-bold">What it is</h3>
+      <div className="grid gap-3">
+        <div className="grid grid-cols-2 gap-2">
+          <Choice
+            label="From"
+            value={bond.from}
+            options={parts}
+            onChange={(id) => put(id === bond.to ? { from: id, to: bond.from } : { from: id })}
+          />
+          <Choice
+            label="To"
+            value={bond.to}
+            options={parts}
+            onChange={(id) => put(id === bond.from ? { from: bond.to, to: id } : { to: id })}
+          />
+          <Choice
+            label="Joined by"
+            value={bond.joint}
+            options={bondJoints.map((joint) => ({
+              value: joint,
+              label: joint === 'mounted' ? 'screwed on, no conductor' : joint,
+            }))}
+            onChange={(joint) => put({ joint: joint as BondJoint })}
+          />
+          {bond.joint !== 'mounted' && (
+            <WayLengthField
+              label="Measured length"
+              valueM={bond.lengthM}
+              placeholder="between its points"
+              onChange={(lengthM) => put({ lengthM })}
+              onClear={() => replace(unmeasured)}
+            />
+          )}
+        </div>
+        {bond.joint !== 'mounted' && <SizeFields bond={bond} put={put} />}
+        <Tick
+          label="Bimetal part, or grease against corrosion"
+          checked={bond.bimetal}
+          onChange={(bimetal) => put({ bimetal })}
+        />
+      </div>
+      {bond.joint !== 'mounted' && (
+        <Readings kind="bond" about={bond.id} methods={bondMethods} site={site} change={change} />
+      )}
+      <button
+        className="button mt-5"
+        onClick={() => {
+          change([{ op: 'remove bond', id: bond.id }]);
+          onSelect(undefined);
+          toast('Conductor deleted', { description: 'Ctrl Z brings it back.' });
+        }}
+      >
+        <Trash2 size={16} aria-hidden /> Delete this conductor
+      </button>
+    </>
+  );
+}
+
+/** Is it made? Who says so, and when. */
+function Joined({ bond, replace }: { bond: Bond; replace: (bond: Bond) => void }): ReactNode {
+  const { name } = usePreferences();
+  const { made, ...open } = bond;
+  if (made)
+    return (
+      <p className="mt-2 flex flex-wrap items-center justify-between gap-2">
+        <span>
+          <strong>Joined</strong>, {made.by}, {sayDay(made.on)}
+        </span>
+        <button className="button" onClick={() => replace(open)}>
+          Not joined any more
+        </button>
+      </p>
+    );
+  return (
+    <p className="mt-2">
+      <button
+        className="button button-primary"
+        disabled={name === ''}
+        onClick={() => replace({ ...bond, made: { by: name, on: today() } })}
+      >
+        Mark as joined
+      </button>
+    </p>
+  );
+}
+
+/** Round by its area, or a strap by width and thickness. */
+function SizeFields({ bond, put }: { bond: Bond; put: (over: Partial<Bond>) => void }): ReactNode {
+  const { units } = usePreferences();
+  const { section } = bond;
+  return (
+    <div className="grid grid-cols-2 gap-2">
+      <Choice
+        label="Shape"
+        value={'areaMm2' in section ? 'round' : 'strap'}
+        options={[
+          { value: 'round', label: 'round' },
+          { value: 'strap', label: 'flat strap' },
+        ]}
+        onChange={(shape) =>
+          put({ section: shape === 'round' ? { areaMm2: 16 } : { widthMm: 50, thicknessMm: 1 } })
+        }
+      />
+      {'areaMm2' in section ? (
+        <QuantityField
+          label="Size"
+          value={section.areaMm2}
+          format={(mm2) => formatWireSize(mm2, units)}
+          parse={parseWireSize}
+          onChange={(areaMm2) => put({ section: { areaMm2 } })}
+        />
+      ) : (
+        <>
+          <LengthField
+            label="Width"
+            valueM={section.widthMm / 1000}
+            onChange={(metres) => put({ section: { ...section, widthMm: metres * 1000 } })}
+          />
+          <LengthField
+            label="Thickness"
+            valueM={section.thicknessMm / 1000}
+            onChange={(metres) => put({ section: { ...section, thicknessMm: metres * 1000 } })}
+          />
+        </>
+      )}
+      <Choice
+        label="Metal"
+        value={bond.metal}
+        options={metals.map((metal) => ({
+          value: metal,
+          label: metal === 'zinc' ? 'zinc, galvanised' : metal,
+        }))}
+        onChange={(metal) => put({ metal: metal as Metal })}
+      />
+      <QuantityField
+        label="Side by side"
+        value={bond.parallel}
+        format={String}
+        parse={(text) => parseCount(text, 1, 12)}
+        onChange={(parallel) => put({ parallel })}
+      />
+      <QuantityField
+        label="Tight bends"
+        value={bond.sharpBends}
+        format={String}
+        parse={(text) => parseCount(text, 0, 40)}
+        onChange={(sharpBends) => put({ sharpBends })}
+        hint="tighter than 200 mm"
+      />
+    </div>
+  );
+}
