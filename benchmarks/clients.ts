@@ -5,7 +5,7 @@ import { fileURLToPath } from 'node:url';
 
 /** Clients of a built Kobran, for scripts which a person runs. */
 
-const main = fileURLToPath(new URL('../server/dist/main.js', import.meta.url));
+const main = fileURLToPath(new URL('../server/dist/kobran.js', import.meta.url));
 
 export interface Kobran {
   address: string;

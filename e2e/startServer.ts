@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 
 /** Starts the built server on a folder and waits until it listens. */
 export async function startServer(folder: string, port: number, demo = true): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['server/dist/main.js'], {
+  const child = spawn(process.execPath, ['server/dist/kobran.js'], {
     env: {
       ...process.env,
       PORT: String(port),

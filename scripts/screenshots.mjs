@@ -48,7 +48,7 @@ const views = [
 ];
 
 const folder = mkdtempSync(join(tmpdir(), 'kobran-pictures-'));
-const server = spawn(process.execPath, ['server/dist/main.js'], {
+const server = spawn(process.execPath, ['server/dist/kobran.js'], {
   cwd: root,
   env: { ...process.env, PORT: '0', KOBRAN_DATA: folder, KOBRAN_DEMO: '1', KOBRAN_LOG: 'warn' },
   stdio: ['ignore', 'pipe', 'inherit'],

@@ -38,7 +38,7 @@ export function build() {
 
 /** Starts the built server and passes signals on to it, so that it stops cleanly. */
 export function serve(environment) {
-  const server = spawn(process.execPath, ['server/dist/main.js'], {
+  const server = spawn(process.execPath, ['server/dist/kobran.js'], {
     cwd: root,
     stdio: 'inherit',
     env: { ...process.env, ...environment },

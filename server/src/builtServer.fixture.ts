@@ -4,7 +4,7 @@ import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
-const main = fileURLToPath(new URL('../dist/main.js', import.meta.url));
+const built = (program: string): string => fileURLToPath(new URL(`../dist/${program}`, import.meta.url));
 
 export const run = (command: string, ...args: string[]): string =>
   execFileSync(command, args, { stdio: 'pipe', encoding: 'utf8' });
@@ -13,9 +13,12 @@ export const run = (command: string, ...args: string[]): string =>
 export class BuiltServer {
   private child: ChildProcess | undefined;
 
+  /** @param program in one file, or as its modules were compiled (`main.js`) */
+  constructor(private readonly program: 'kobran.js' | 'main.js' = 'kobran.js') {}
+
   /** Starts it on a free port and gives its address. */
   async start(folder: string): Promise<string> {
-    const child = spawn(process.execPath, [main], {
+    const child = spawn(process.execPath, [built(this.program)], {
       env: { ...process.env, PORT: '0', KOBRAN_DATA: folder, KOBRAN_DEMO: '1', KOBRAN_LOG: 'silent' },
       stdio: ['ignore', 'pipe', 'inherit'],
     });

@@ -1,6 +1,6 @@
 import { resolve } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import type { DatabasePlace } from './database/database.js';
+import { serverFolder } from './folder.js';
 
 export interface Config {
   port: number;
@@ -18,7 +18,7 @@ export interface Config {
   instrumentHosts: string[];
 }
 
-const project = fileURLToPath(new URL('../..', import.meta.url));
+const project = resolve(serverFolder, '..');
 
 /**
  * Configuration from the environment: PORT, KOBRAN_DATA, DATABASE_URL, KOBRAN_DEMO, KOBRAN_LOG,
@@ -30,12 +30,12 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
   const port = Number(env.PORT ?? 4780);
   if (!Number.isInteger(port) || port < 0 || port > 65535)
     throw new Error(`PORT is “${env.PORT}”; give a number from 0 to 65535.`);
-  const folder = resolve(env.KOBRAN_DATA ?? `${project}.kobran/data`);
+  const folder = resolve(env.KOBRAN_DATA ?? `${project}/.kobran/data`);
   return {
     port,
     database: env.DATABASE_URL ? { url: env.DATABASE_URL } : { folder },
     demo: env.KOBRAN_DEMO === '1',
-    webFolder: `${project}web/dist`,
+    webFolder: `${project}/web/dist`,
     logLevel: env.KOBRAN_LOG ?? 'info',
     backupFolder: `${folder}/backups`,
     benchFolder: `${folder}-bench`,

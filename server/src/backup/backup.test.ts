@@ -219,7 +219,7 @@ describe('backups of every day', () => {
 describe('at the command line', () => {
   const run = promisify(execFile);
   const kobran = fileURLToPath(new URL('../../../cli/bin/kobran.js', import.meta.url));
-  const main = fileURLToPath(new URL('../../dist/main.js', import.meta.url));
+  const main = fileURLToPath(new URL('../../dist/kobran.js', import.meta.url));
 
   it('a damaged folder names its newest whole backup, which restores it; what stood there is kept', async () => {
     const folder = mkdtempSync(join(scratch, 'data-'));

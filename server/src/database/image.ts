@@ -1,10 +1,10 @@
 import { PGlite } from '@electric-sql/pglite';
 import { existsSync } from 'node:fs';
 import { readFile, rename, writeFile } from 'node:fs/promises';
-import { fileURLToPath } from 'node:url';
+import { serverFolder } from '../folder.js';
 
 /** An empty database, made once at build time: creating one takes ten times as long as unpacking it. From source and from the build it is the same file. */
-const imageFile = fileURLToPath(new URL('../../dist/database/image.tar.gz', import.meta.url));
+const imageFile = `${serverFolder}dist/database/image.tar.gz`;
 
 /** The prepared image, or nothing when it was not built; the first start is slower then, and the same. */
 export async function preparedImage(): Promise<Blob | undefined> {

@@ -1,4 +1,4 @@
-import { fileURLToPath } from 'node:url';
+import { serverFolder } from '../folder.js';
 
 /** The steps by which tables came to be what they are. */
-export const migrationsFolder = fileURLToPath(new URL('../../drizzle', import.meta.url));
+export const migrationsFolder = `${serverFolder}drizzle`;

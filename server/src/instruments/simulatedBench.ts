@@ -4,10 +4,10 @@ import { randomUUID } from 'node:crypto';
 import { fork, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { serverFolder } from '../folder.js';
 import { PLACES, type Places } from '../places.js';
 
-const program = fileURLToPath(new URL('../../../instruments/dist/main.js', import.meta.url));
+const program = join(serverFolder, '../instruments/dist/main.js');
 /** A process that has not told its port by now will not. */
 const START_MS = 15_000;
 

@@ -1,5 +1,5 @@
-import { fileURLToPath } from 'node:url';
 import { Worker } from 'node:worker_threads';
+import { serverFolder } from '../folder.js';
 
 /** The main thread shows so often that it lives, ms. */
 export const BEAT_MS = 1000;
@@ -12,7 +12,7 @@ export interface Watched {
   stillMs: number;
 }
 
-const program = fileURLToPath(new URL('../../dist/watch/watchdog.worker.js', import.meta.url));
+const program = `${serverFolder}dist/watch/watchdog.worker.js`;
 
 /**
  * Ends a process whose main thread stands still, deaf to every signal: what was acknowledged is on the disk, and whoever started it starts

@@ -1,5 +1,5 @@
 import { Piscina } from 'piscina';
-import { fileURLToPath } from 'node:url';
+import { serverFolder } from '../folder.js';
 
 /** A thread is given up when it had nothing to do for so long, ms. */
 const IDLE_MS = 30_000;
@@ -11,7 +11,7 @@ const IDLE_MS = 30_000;
  */
 export const background = (program: string): Piscina =>
   new Piscina({
-    filename: fileURLToPath(new URL(`../../dist/${program}`, import.meta.url)),
+    filename: `${serverFolder}dist/${program}`,
     minThreads: 0,
     maxThreads: 1,
     idleTimeout: IDLE_MS,
