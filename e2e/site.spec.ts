@@ -221,3 +221,30 @@ test('the ground of a new site begins with its bar, rod and building electrode',
   await press(page, 'Undo');
   await expect(drawing).toHaveCount(0);
 });
+
+test('the pull card on a phone: who stands where, what passes, and done by name', async ({
+  page,
+  site,
+  shared,
+}) => {
+  const { job } = await site('weather');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`/jobs/${job.id}/site`);
+  await press(page, 'the duct to the mast');
+  await page.getByRole('link', { name: 'Open the pull card' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'Pull 2 cables from Entry box to Mast foot',
+  );
+  await expect(page.getByText('no connector on its leading end; make it afterwards').first()).toBeVisible();
+  await page.getByLabel('Signed by').fill('Hedra');
+  await page.getByLabel('Signed by').press('Enter');
+  await page.getByRole('button', { name: /^Mark Mast cable, UHF link.* as pulled in/ }).click();
+  await expect(page.getByText(/Hedra, /)).toBeVisible();
+  await expect
+    .poll(async () => JSON.stringify(await shared.ask<JobDocument>('GET', `/api/jobs/${job.id}`)))
+    .toContain('"way":{"id":"duct"');
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'Pull 1 cable from Entry box to Mast foot',
+  );
+});

@@ -35,6 +35,8 @@ export {
   ReadPower,
   ReplaceJob,
   ReplaceRun,
+  PutOnSite,
+  RunOnSite,
   ReplaceSite,
   ReplaceShopPractice,
   ShopFileEntry,

@@ -69,6 +69,16 @@ export class ReplaceSite {
   @IsObject() site!: object;
 }
 
+/** A run which takes its route from the site. */
+export class RunOnSite extends ReplaceRun {
+  @IsUUID() id!: string;
+}
+
+/** The place of a job with the runs which lie in it: all or nothing. */
+export class PutOnSite extends ReplaceSite {
+  @IsArray() @ArrayMaxSize(200) @AreParts() @Type(() => RunOnSite) runs!: RunOnSite[];
+}
+
 /** How the shop works; a new job starts from it. */
 export class ReplaceShopPractice {
   /** The version this change was made on; 0 before anybody changed it. */

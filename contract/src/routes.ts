@@ -14,6 +14,7 @@ import type {
   ReadPower,
   ReplaceJob,
   ReplaceRun,
+  PutOnSite,
   ReplaceSite,
   ReplaceShopPractice,
   SweepSetup,
@@ -102,6 +103,7 @@ interface Bodies {
   ReplaceJob: ReplaceJob;
   ReplaceRun: ReplaceRun;
   ReplaceSite: ReplaceSite;
+  PutOnSite: PutOnSite;
   ReplaceShopPractice: ReplaceShopPractice;
   SweepSetup: SweepSetup;
 }
@@ -178,6 +180,11 @@ export const routes = {
     '/api/jobs/:id/site',
     'Replace the place of a job; 409 with the current one when the version is not current',
     'ReplaceSite',
+  ),
+  putOnSite: put<SiteDocument>()(
+    '/api/jobs/:id/site/runs',
+    'Replace the place of a job together with the runs which lie in it, all or nothing; 409 when one of them is not current',
+    'PutOnSite',
   ),
   removeJob: remove('/api/jobs/:id', 'Delete a job; it can be restored'),
   restoreJob: ask<JobDocument>()('/api/jobs/:id/restore', 'Restore a deleted job'),

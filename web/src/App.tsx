@@ -49,6 +49,7 @@ const GroundSiteScreen = screen(
   () => import('./screens/site/ground/GroundSiteScreen.js'),
   'GroundSiteScreen',
 );
+const PullScreen = screen(() => import('./screens/site/pull/PullScreen.js'), 'PullScreen');
 const SiteScreen = screen(() => import('./screens/site/SiteScreen.js'), 'SiteScreen');
 const SealScreen = screen(() => import('./screens/seal/SealScreen.js'), 'SealScreen');
 const HandoverScreen = screen(() => import('./screens/handover/HandoverScreen.js'), 'HandoverScreen');
@@ -88,6 +89,7 @@ export function App(): ReactNode {
             <Route path="/jobs/:jobId/new" element={<NewRunScreen />} />
             <Route path="/jobs/:jobId/practice" element={<PracticeScreen />} />
             <Route path="/jobs/:jobId/site" element={<SiteScreen />} />
+            <Route path="/jobs/:jobId/pull/:wayId" element={<PullScreen />} />
             <Route path="/jobs/:jobId/ground" element={<GroundSiteScreen />} />
             <Route path="/jobs/:jobId/reels" element={<ReelsScreen />} />
             <Route path="/practice" element={<ShopPracticeScreen />} />

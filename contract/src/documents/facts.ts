@@ -147,6 +147,15 @@ class HandedOverFact extends SignedFact {
   @IsOptional() @IsString() @MaxLength(500) reason?: string;
 }
 
+class InWay {
+  @IsString() @Length(1, 40) id!: string;
+  @IsString() @Length(1, 80) name!: string;
+}
+
+class InstalledFact extends SignedFact {
+  @IsOptional() @IsPart() @Type(() => InWay) way?: InWay;
+}
+
 class NoteFact extends SignedFact {
   @IsString() @MaxLength(90) about!: string;
   @IsString() @Length(1, 500) text!: string;
@@ -165,7 +174,7 @@ export const factRules: Record<FactKindId, ClassConstructor<SignedFact>> = {
   trimmed: TrimmedFact,
   'power step': PowerStepFact,
   'run reading': RunReadingFact,
-  installed: SignedFact,
+  installed: InstalledFact,
   grounded: SignedFact,
   sealed: SealedFact,
   'handed over': HandedOverFact,

@@ -58,6 +58,7 @@ export { codeProfiles } from './ground/codeProfiles.js';
 export { MAX_BOND_OHM } from './ground/judgeBond.js';
 export { disconnectPlan } from './ground/disconnectPlan.js';
 export { strandOf } from './ground/strand.js';
+export { pullCard, type PullCard } from './pullCard.js';
 export { soils } from './ground/electrodes.js';
 export { usualBond } from './ground/newBond.js';
 export type { BondSheet, GroundSheet, NodeSheet } from './ground/groundSheet.js';

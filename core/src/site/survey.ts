@@ -61,7 +61,7 @@ function groundHeadlineOf({ drawn, earth, nodes, state }: GroundSheet, snags: Si
 /** Which cable of a run lies in each way of its route. */
 function cablesOf(
   site: Site,
-  { id, design, sheet, installed }: SurveyedRun,
+  { id, design, sheet, installed, pulledInto }: SurveyedRun,
   catalog: Catalog,
 ): { way: string; cable: CableInWay }[] {
   const chain = waysOf(design, site);
@@ -89,7 +89,7 @@ function cablesOf(
       fromM,
       toM,
       reversed,
-      installed,
+      installed: installed || (pulledInto?.has(way.id) ?? false),
       connectorsMm: [widestMm(first), widestMm(last)],
       madeEnds: [first?.made ?? false, last?.made ?? false],
     };

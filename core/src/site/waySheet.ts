@@ -13,6 +13,8 @@ export interface SurveyedRun {
   sheet: Pick<Sheet, 'route' | 'pieces' | 'ends'>;
   /** Its cables lie where they go: nothing is pulled any more. */
   installed: boolean;
+  /** Ids of the ways it was pulled into already. */
+  pulledInto?: ReadonlySet<string>;
 }
 
 /** A run’s cable in a way. */

@@ -11,6 +11,7 @@ const limits: [path: RegExp, limit: string][] = [
   [/^\/api\/runs\/[^/]+\/traces$/, '16mb'],
   [/^\/api\/shop\/import$/, '4mb'],
   [/^\/api\/(jobs|runs)\/[^/]+(\/(runs|site))?$/, '1mb'],
+  [/^\/api\/jobs\/[^/]+\/site\/runs$/, '4mb'],
   [/^\/api\/cuttings$/, '1mb'],
 ];
 

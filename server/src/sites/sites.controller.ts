@@ -1,4 +1,4 @@
-import { ReplaceSite, routes, type SiteDocument } from '@kobran/contract';
+import { PutOnSite, ReplaceSite, routes, type SiteDocument } from '@kobran/contract';
 import { Body, Controller, Inject, Param, ParseUUIDPipe } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { Handles } from '../handles.js';
@@ -17,5 +17,10 @@ export class SitesController {
   @Handles(routes.replaceSite)
   replace(@Param('id', ParseUUIDPipe) id: string, @Body() body: ReplaceSite): Promise<SiteDocument> {
     return this.sites.replace(id, body);
+  }
+
+  @Handles(routes.putOnSite)
+  putOnSite(@Param('id', ParseUUIDPipe) id: string, @Body() body: PutOnSite): Promise<SiteDocument> {
+    return this.sites.putOnSite(id, body);
   }
 }

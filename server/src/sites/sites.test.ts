@@ -223,6 +223,42 @@ describe('a run in a site', () => {
     });
   });
 
+  it('takes its route together with the site, all or nothing', async () => {
+    const { runs } = (await api().get(`/api/jobs/${brackwater.id}`)).body as JobDocument;
+    const id = await aJob();
+    const ids = [randomUUID(), randomUUID()];
+    const { route: _, ...own } = runs[0].design;
+    const design = { ...own, name: 'A run', legs: [] };
+    for (const run of ids) await api().post(`/api/jobs/${id}/runs`).send({ id: run, design }).expect(201);
+    const routed = { ...design, route: [{ way: 'tray', slack: [] }] };
+    const wish = (second: number) => ({
+      version: 0,
+      site: aSite(),
+      runs: ids.map((run, k) => ({ id: run, version: k === 0 ? 1 : second, design: routed })),
+    });
+    const routes = async () =>
+      ((await api().get(`/api/jobs/${id}`)).body as JobDocument).runs.map((run) => run.design.route?.length);
+    const refused = await api()
+      .put(`${path(id)}/runs`)
+      .send(wish(7));
+    expect([refused.status, (refused.body as ApiProblem).where]).toEqual([409, 'runs[1].version']);
+    expect([await routes(), (await read(id)).version]).toEqual([[undefined, undefined], 0]);
+    const foreign = { ...wish(1), runs: [{ id: runs[0].id, version: runs[0].version, design: routed }] };
+    await api()
+      .put(`${path(id)}/runs`)
+      .send(foreign)
+      .expect(409);
+    await api()
+      .put(`${path(id)}/runs`)
+      .send(wish(1))
+      .expect(200);
+    expect([await routes(), (await read(id)).version]).toEqual([[1, 1], 1]);
+    await api()
+      .put(`${path(id)}/runs`)
+      .send(wish(1))
+      .expect(409);
+  });
+
   it('goes out and comes in with its job', async () => {
     const file = (await api().get(`/api/jobs/${brackwater.id}/file`)).body as { place: Site };
     // A file calls its runs by their order; each has an id of its own once it is imported.

@@ -1,12 +1,13 @@
 import type { FactKind } from './fact.js';
 
-/** The run lies in its route. */
+/** The run lies in its route, or only in one way of its site so far. */
 export interface Installed {
   kind: 'installed';
+  way?: { id: string; name: string };
 }
 
 export const installed: FactKind<Installed> = {
   kind: 'installed',
-  about: () => '',
-  text: () => 'along its legs, loops left',
+  about: ({ way }) => way?.id ?? '',
+  text: ({ way }) => (way ? `pulled into ${way.name}` : 'along its legs, loops left'),
 };

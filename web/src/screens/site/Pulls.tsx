@@ -1,9 +1,18 @@
 import { formatFigure, formatLength, pointOf, type PullPlan, type Site, type WaySheet } from '@kobran/core';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { usePreferences } from '../../ui/Preferences.js';
 
 /** What it takes to pull each cable in: from which end, with what, and where the pull is made. */
-export function Pulls({ sheet: { way, pulls }, site }: { sheet: WaySheet; site: Site }): ReactNode {
+export function Pulls({
+  sheet: { way, pulls },
+  site,
+  jobId,
+}: {
+  sheet: WaySheet;
+  site: Site;
+  jobId: string;
+}): ReactNode {
   if (pulls.length === 0) return null;
   const [first, last] = [pointOf(site, way.from).name, pointOf(site, way.to).name];
   return (
@@ -16,6 +25,9 @@ export function Pulls({ sheet: { way, pulls }, site }: { sheet: WaySheet; site: 
           </li>
         ))}
       </ul>
+      <Link className="button mt-2 inline-flex" to={`/jobs/${jobId}/pull/${way.id}`}>
+        Open the pull card
+      </Link>
     </>
   );
 }

@@ -110,6 +110,7 @@ function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | und
                 key={way.way.id}
                 sheet={way}
                 site={site}
+                jobId={job.id}
                 snags={snags}
                 change={change}
                 onSelect={select}

@@ -16,17 +16,17 @@ export function StartSite({ job }: { job: JobDocument }): ReactNode {
     setBusy(true);
     try {
       const { place } = job;
-      const saved = await call(routes.replaceSite, {
+      const saved = await call(routes.putOnSite, {
         id: job.id,
-        body: { version: place?.version ?? 0, site },
+        body: {
+          version: place?.version ?? 0,
+          site,
+          runs: job.runs.flatMap(({ id, version, design }) => {
+            const route = routesOf.get(id);
+            return route ? [{ id, version, design: onSite({ ...design, route }, site) }] : [];
+          }),
+        },
       });
-      // The ways come first: a run whose ways are not there yet has nowhere to go.
-      for (const { id, version, design } of job.runs) {
-        const route = routesOf.get(id);
-        if (!route) continue;
-        const onWays = onSite({ ...design, route }, site);
-        await call(routes.replaceRun, { id, body: { version, design: onWays } });
-      }
       siteArrived(queries, job.id, saved);
       await queries.invalidateQueries();
     } catch (error) {

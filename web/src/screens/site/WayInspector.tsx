@@ -32,12 +32,14 @@ type Optional = 'lengthM' | 'depthM' | 'supportM' | 'sagM' | 'iceMm' | 'duct';
 export function WayInspector({
   sheet,
   site,
+  jobId,
   snags,
   change,
   onSelect,
 }: {
   sheet: WaySheet;
   site: Site;
+  jobId: string;
   snags: readonly SiteSnag[];
   change: (changes: readonly SiteChange[]) => void;
   onSelect: (id: string | undefined) => void;
@@ -66,7 +68,7 @@ export function WayInspector({
         <DuctPart sheet={sheet} duct={way.duct} onChange={(duct) => put({ duct })} />
       )}
       <SiteProblems snags={snags.filter(({ at }) => at === way.id)} change={change} />
-      <Pulls sheet={sheet} site={site} />
+      <Pulls sheet={sheet} site={site} jobId={jobId} />
       <h3 className="mt-5 font-bold">Cables in it</h3>
       {cables.length === 0 ? (
         <p className="text-muted">None: no run’s route uses it.</p>

@@ -3,6 +3,7 @@ import {
   checkReferences,
   evaluate,
   factAbout,
+  factsOf,
   onSite,
   survey,
   type Site,
@@ -26,6 +27,7 @@ export function useSurveyedRuns({ runs, practice }: JobDocument, site: Site): Su
             design,
             sheet: evaluate(design, catalog, { facts, practice, sweepPoints: 2 }),
             installed: factAbout(facts, 'installed') !== undefined,
+            pulledInto: new Set(factsOf(facts, 'installed').flatMap(({ way }) => way?.id ?? [])),
           };
         }),
     [runs, practice, site, catalog],
