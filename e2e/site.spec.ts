@@ -1,6 +1,7 @@
 import type { JobDocument, SiteDocument } from '@kobran/contract';
 import type { Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
 import { expect, saved, test } from './server.js';
 
 /** Types into the field which has the focus after it was reached by its label, as a keyboard does. */
@@ -247,4 +248,50 @@ test('the pull card on a phone: who stands where, what passes, and done by name'
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
     'Pull 1 cable from Entry box to Mast foot',
   );
+});
+
+test('a site goes out as GeoJSON and drawing files, and a map comes in; areas only are refused', async ({
+  page,
+  site,
+}) => {
+  const { job } = await site('uhf');
+  await page.goto(`/jobs/${job.id}/site`);
+  const save = async (item: string) => {
+    await page.getByRole('button', { name: 'Files' }).click();
+    const downloading = page.waitForEvent('download');
+    await page.getByRole('menuitem', { name: item }).click();
+    return readFile(await (await downloading).path(), 'utf8');
+  };
+  const map = JSON.parse(await save('Export GeoJSON')) as { features: { geometry: { type: string } }[] };
+  expect(map.features.filter(({ geometry }) => geometry.type === 'LineString')).toHaveLength(9);
+  expect(await save('Export DXF')).toContain('Mast foot');
+  expect(await save('Export SVG')).toMatch(/^<svg.*Mast foot/s);
+
+  const choose = (value: object) =>
+    page.getByLabel('Import a GeoJSON file').setInputFiles({
+      name: 'map.geojson',
+      mimeType: 'application/geo+json',
+      buffer: Buffer.from(JSON.stringify(value)),
+    });
+  const feature = (type: string, coordinates: unknown) => ({
+    type: 'Feature',
+    geometry: { type, coordinates },
+    properties: { name: 'Far field' },
+  });
+  await choose({ type: 'FeatureCollection', features: [feature('Polygon', [[[0, 0]]])] });
+  await expect(page.getByText(/Its one feature is an area/)).toBeVisible();
+  await choose({
+    type: 'FeatureCollection',
+    features: [
+      feature('Point', [-4.2, 51.3]),
+      feature('LineString', [
+        [-4.2, 51.3],
+        [-4.199, 51.3],
+      ]),
+    ],
+  });
+  await expect(page.getByText('2 points and 1 way added')).toBeVisible();
+  await saved(page);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Far field' })).toHaveCount(0);
 });

@@ -91,8 +91,14 @@ export class Way implements core.Way {
   @IsArray() @ArrayMaxSize(MAX_BESIDE) @AreParts() @Type(() => Beside) beside!: Beside[];
 }
 
+export class Origin implements core.Origin {
+  @IsNumber(number) @Min(-90) @Max(90) latDeg!: number;
+  @IsNumber(number) @Min(-180) @Max(180) lonDeg!: number;
+}
+
 export class Site implements Omit<core.Site, 'ground'> {
   @IsIn([SITE_SCHEMA], { message: `schema must be “${SITE_SCHEMA}”` }) schema!: string;
+  @IsOptional() @IsPart() @Type(() => Origin) origin?: Origin;
   @IsArray() @ArrayMaxSize(MAX_POINTS) @AreParts() @Type(() => SitePoint) points!: SitePoint[];
   @IsArray() @ArrayMaxSize(MAX_WAYS) @AreParts() @Type(() => Way) ways!: Way[];
   @IsPart() @Type(() => Ground) ground!: Ground;

@@ -1,6 +1,7 @@
 export { fail, isObject, ok, type Problem, type Result } from './result.js';
 export { METRES_PER_FOOT, METRES_PER_INCH, formatLength, parseLength, parsePosition } from './length.js';
 export type { LengthStyle, LengthUnit, UnitSystem } from './length.js';
+export { parseCoordinate } from './coordinate.js';
 export { parseCelsius } from './celsius.js';
 export { parseDegrees } from './degrees.js';
 export { formatFrequency, parseFrequency } from './frequency.js';

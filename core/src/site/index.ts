@@ -14,6 +14,7 @@ export type {
   Beside,
   Condition,
   Duct,
+  Origin,
   Place3,
   PointKind,
   Site,
@@ -59,6 +60,7 @@ export { MAX_BOND_OHM } from './ground/judgeBond.js';
 export { disconnectPlan } from './ground/disconnectPlan.js';
 export { strandOf } from './ground/strand.js';
 export { pullCard, type PullCard } from './pullCard.js';
+export { readSiteGeoJson, siteGeoJson, type ReadGeoJson } from './exchange/geoJson.js';
 export { soils } from './ground/electrodes.js';
 export { usualBond } from './ground/newBond.js';
 export type { BondSheet, GroundSheet, NodeSheet } from './ground/groundSheet.js';

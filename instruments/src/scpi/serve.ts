@@ -7,7 +7,7 @@ const LOOPBACK = '127.0.0.1';
 const MAX_BYTES = 64 * 1024;
 const MAX_CLIENTS = 8;
 /** Who has a token says it at once, ms. */
-const TOKEN_MS = 2000;
+export const TOKEN_MS = 2000;
 
 /**
  * Puts an instrument on a TCP port of this machine; a message ends with a line feed, and so does an answer.

@@ -1,18 +1,6 @@
-import { SITE_SCHEMA, type PointKind, type RouteStep, type Site, type Way } from '@kobran/core';
+import { SITE_SCHEMA, type RouteStep, type Site } from '@kobran/core';
 import { brackwaterGround } from './brackwaterGround.js';
-
-const point = (id: string, name: string, kind: PointKind, xM: number, yM: number, zM: number) => ({
-  id,
-  name,
-  kind,
-  xM,
-  yM,
-  zM,
-});
-
-const way = (
-  given: Pick<Way, 'id' | 'name' | 'kind' | 'from' | 'to' | 'lengthM' | 'conditions'> & Partial<Way>,
-): Way => ({ via: [], bends: [], beside: [], ...given });
+import { point, way } from './sitePart.js';
 
 /** Hut, wall, duct and mast of the base: what its runs share. The duct has much against it. */
 export const brackwaterSite: Site = {

@@ -9,7 +9,8 @@ import {
   type Design,
   type FactOf,
 } from '@kobran/core';
-import { on, type DemoJob } from './demoJob.js';
+import { nothingYet, on, type DemoJob } from './demoJob.js';
+import { feeder, feederId, osterCragSite } from './osterCragSite.js';
 
 /** A drum of cable whose velocity factor the crew has learned from pieces of it. */
 const LOT = 'Drum 7';
@@ -76,6 +77,7 @@ export const osterCrag: DemoJob = {
   name: 'Oster Crag',
   site: 'Tarrowmere Flood Watch, hill-top repeater in the ice',
   practice: { ...defaultPractice, tapeStretch: 'hard' },
+  place: osterCragSite,
   runs: [
     {
       id: '7a0e1d00-0000-4000-8000-00000000a005',
@@ -87,5 +89,6 @@ export const osterCrag: DemoJob = {
       design: lowerLeg,
       facts: trims.filter(({ pieceId }) => pieceId === 'lower-leg'),
     },
+    { id: feederId, design: feeder, facts: nothingYet },
   ],
 };

@@ -1,5 +1,13 @@
-import { DESIGN_SCHEMA, defaultPractice, type Design } from '@kobran/core';
+import {
+  DESIGN_SCHEMA,
+  SITE_SCHEMA,
+  defaultPractice,
+  emptyGround,
+  type Design,
+  type Site,
+} from '@kobran/core';
 import { nothingYet, type DemoJob } from './demoJob.js';
+import { point, way } from './sitePart.js';
 
 const tideGauge: Design = {
   schema: DESIGN_SCHEMA,
@@ -29,6 +37,54 @@ const tideGauge: Design = {
     { id: 'box', name: 'the gauge box', kind: 'indoor tray', zone: 'dry', lengthM: 0.6, slackM: 0.2 },
     { id: 'rail', name: 'the jetty rail', kind: 'surface clipped', zone: 'salt', lengthM: 9.4, slackM: 0.8 },
   ],
+  route: [
+    { way: 'box', slack: [{ cause: 'service coil', lengthM: 0.2 }] },
+    { way: 'rail', slack: [{ cause: 'mast-top tail', lengthM: 0.8 }] },
+  ],
+};
+
+/** The jetty with its rail, and the deck of the work boat beside it. Nothing leads into the soil: the pile is drawn, and no electrode. */
+const jetty: Site = {
+  schema: SITE_SCHEMA,
+  points: [
+    point('gauge', 'Gauge box', 'rack', 0, 0, 1.2),
+    point('box-edge', 'Edge of the box', 'entry', 0.6, 0, 1.2),
+    point('yagi', 'Jetty yagi', 'antenna', 8.4, 0, 4.6),
+    point('deck', 'Deck of the work boat', 'free', 3, -2.5, 0.6),
+  ],
+  ways: [
+    way({
+      id: 'box',
+      name: 'the gauge box',
+      kind: 'indoor tray',
+      from: 'gauge',
+      to: 'box-edge',
+      lengthM: 0.6,
+      conditions: ['inside'],
+    }),
+    way({
+      id: 'rail',
+      name: 'the jetty rail',
+      kind: 'surface clipped',
+      from: 'box-edge',
+      to: 'yagi',
+      lengthM: 9.4,
+      conditions: ['outside', 'salt', 'sun'],
+    }),
+    way({
+      id: 'deck-way',
+      name: 'the deck',
+      kind: 'boat deck or mast',
+      from: 'box-edge',
+      to: 'deck',
+      conditions: ['outside', 'salt', 'wet', 'traffic'],
+    }),
+  ],
+  ground: {
+    ...emptyGround,
+    soilOhmM: 30,
+    nodes: [{ id: 'pile', name: 'Jetty pile', kind: 'metalwork', metal: 'zinc', point: 'box-edge' }],
+  },
 };
 
 /** The jetty, in the salt. */
@@ -37,5 +93,6 @@ export const saltpan: DemoJob = {
   name: 'Saltpan Jetty',
   site: 'Tarrowmere Flood Watch, tide gauge in the salt',
   practice: defaultPractice,
+  place: jetty,
   runs: [{ id: '7a0e1d00-0000-4000-8000-00000000a007', design: tideGauge, facts: nothingYet }],
 };

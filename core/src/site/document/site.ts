@@ -102,8 +102,16 @@ export interface Way {
   beside: Beside[];
 }
 
+/** Where x and y are nought, WGS 84. */
+export interface Origin {
+  latDeg: number;
+  lonDeg: number;
+}
+
 export interface Site {
   schema: string;
+  /** For maps; not stated, the site is in metres of its own. */
+  origin?: Origin;
   points: SitePoint[];
   ways: Way[];
   ground: Ground;

@@ -1,6 +1,6 @@
-import { cableScheduleCsv, supportListCsv, type JobDocument } from '@kobran/contract';
-import type { Site, SiteSheet } from '@kobran/core';
-import { Download, Plus } from 'lucide-react';
+import type { JobDocument } from '@kobran/contract';
+import type { Site } from '@kobran/core';
+import { Plus } from 'lucide-react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useParams } from 'react-router';
 import { SaveNotice } from '../../frame/SaveNotice.js';
@@ -9,11 +9,9 @@ import { messageOf } from '../../store/client.js';
 import type { Versioned } from '../../store/documentEditor.js';
 import { useJob } from '../../store/queries.js';
 import { useSiteDraft, useSiteEditor } from '../../store/useSiteEditor.js';
-import { Menu } from '../../ui/Menu.js';
 import { Message } from '../../ui/Message.js';
-import { usePreferences } from '../../ui/Preferences.js';
-import { saveFile } from '../../ui/saveFile.js';
 import { useKeys } from '../../ui/useKeys.js';
+import { SiteFiles } from './exchange/SiteFiles.js';
 import { newPoint, newWay } from './newParts.js';
 import { PointInspector } from './PointInspector.js';
 import { SiteDrawings } from './SiteDrawings.js';
@@ -51,6 +49,7 @@ function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | und
   useKeys('escape', () => select(undefined));
   // Where it stands below the drawings, it would be out of sight.
   const inspector = useRef<HTMLElement>(null);
+  const drawings = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (selected !== undefined && matchMedia('(width < 64rem)').matches)
       inspector.current?.scrollIntoView({ block: 'start' });
@@ -75,7 +74,7 @@ function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | und
             <h1 className="basis-full text-xl leading-tight font-bold sm:flex-1 sm:basis-0">
               {sheet.headline}
             </h1>
-            {sheet.ways.length > 0 && <ExportLists job={job} sheet={sheet} />}
+            <SiteFiles job={job} site={site} sheet={sheet} drawings={drawings} change={change} />
             <button className="button" onClick={() => add('point')}>
               <Plus size={16} aria-hidden /> Add a point
             </button>
@@ -87,13 +86,15 @@ function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | und
             <StartSite job={job} />
           ) : (
             <>
-              <SiteDrawings
-                site={site}
-                sheet={sheet}
-                selected={selected}
-                onSelect={select}
-                onMove={(moved) => change([{ op: 'put point', point: moved }])}
-              />
+              <div ref={drawings}>
+                <SiteDrawings
+                  site={site}
+                  sheet={sheet}
+                  selected={selected}
+                  onSelect={select}
+                  onMove={(moved) => change([{ op: 'put point', point: moved }])}
+                />
+              </div>
               <WayList sheet={sheet} site={site} selected={selected} onSelect={select} />
               <SiteProblems snags={snags} change={change} onSelect={select} />
             </>
@@ -124,34 +125,5 @@ function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | und
         )}
       </div>
     </div>
-  );
-}
-
-/** Lists of the site for a spreadsheet. */
-function ExportLists({ job, sheet }: { job: JobDocument; sheet: SiteSheet }): ReactNode {
-  const { units } = usePreferences();
-  const save = (text: string, name: string): void => saveFile(text, `${job.name}, ${name}.csv`, 'text/csv');
-  return (
-    <Menu
-      align="end"
-      className="button"
-      trigger={
-        <>
-          <Download size={16} aria-hidden /> Lists
-        </>
-      }
-      items={[
-        {
-          label: 'Cable schedule',
-          hint: 'CSV: which cable lies where, what to order',
-          act: () => save(cableScheduleCsv(sheet, units), 'cable schedule'),
-        },
-        {
-          label: 'Support list',
-          hint: 'CSV: clips, hangers and grips',
-          act: () => save(supportListCsv(sheet, units), 'support list'),
-        },
-      ]}
-    />
   );
 }

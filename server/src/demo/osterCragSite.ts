@@ -1,0 +1,182 @@
+import {
+  DESIGN_SCHEMA,
+  SITE_SCHEMA,
+  arresterNode,
+  emptyGround,
+  onSite,
+  type Design,
+  type Site,
+} from '@kobran/core';
+import { point, way } from './sitePart.js';
+
+export const feederId = '7a0e1d00-0000-4000-8000-00000000a011';
+
+/** The cabin and its tower of 42 m, iced in winter: grips, close hangers, a kit half way up which is missing, and a ring in rock. */
+export const osterCragSite: Site = {
+  schema: SITE_SCHEMA,
+  points: [
+    point('repeater', 'Repeater rack', 'rack', 0, 0, 1.2),
+    point('plate', 'Entry plate', 'entry', 2.4, 0, 1),
+    point('foot', 'Tower foot', 'mast foot', 6, 0, 0.5),
+    point('middle', 'Tower at 30 m', 'mast point', 6, 0, 30.5),
+    point('head', 'Harness tee', 'antenna', 6, 0, 42),
+  ],
+  ways: [
+    way({
+      id: 'cabin-tray',
+      name: 'the cabin tray',
+      kind: 'indoor tray',
+      from: 'repeater',
+      to: 'plate',
+      lengthM: 2.4,
+      conditions: ['inside'],
+    }),
+    way({
+      id: 'bridge',
+      name: 'the ice bridge',
+      kind: 'aerial',
+      from: 'plate',
+      to: 'foot',
+      lengthM: 3.6,
+      sagM: 0.02,
+      iceMm: 25,
+      conditions: ['outside', 'ice'],
+    }),
+    way({
+      id: 'tower',
+      name: 'the tower',
+      kind: 'tower leg',
+      from: 'foot',
+      to: 'middle',
+      lengthM: 30,
+      iceMm: 25,
+      conditions: ['outside', 'ice', 'sun'],
+      bends: [{ atM: 0.2, degrees: 90, radiusMm: 300 }],
+    }),
+    way({
+      id: 'tower-head',
+      name: 'the tower head',
+      kind: 'tower leg',
+      from: 'middle',
+      to: 'head',
+      lengthM: 11.5,
+      iceMm: 25,
+      conditions: ['outside', 'ice', 'sun'],
+    }),
+  ],
+  ground: {
+    ...emptyGround,
+    soilOhmM: 1000,
+    season: 2,
+    level: 'II',
+    profile: 'iec-62305-3',
+    nodes: [
+      { id: 'bar', name: 'Entry bar', kind: 'entry bar', metal: 'copper', point: 'plate' },
+      {
+        id: 'ring',
+        name: 'Ring round the tower',
+        kind: 'ring',
+        metal: 'copper',
+        electrode: { lengthM: 12, diameterMm: 8, depthM: 0.5 },
+      },
+      { id: 'building', name: 'Supply’s electrode', kind: 'building electrode', metal: 'copper' },
+      { id: 'steel', name: 'Tower', kind: 'mast', metal: 'zinc', point: 'foot' },
+      {
+        id: 'kit-top',
+        name: 'Kit below the tee',
+        kind: 'ground kit',
+        metal: 'tinned copper',
+        point: 'head',
+        kit: { run: feederId, fromMm: 9, toMm: 12 },
+      },
+      {
+        id: 'kit-foot',
+        name: 'Kit above the bend',
+        kind: 'ground kit',
+        metal: 'tinned copper',
+        point: 'foot',
+        kit: { run: feederId, fromMm: 9, toMm: 12 },
+      },
+    ],
+    bonds: [
+      ...(
+        [
+          ['bar', 'ring', 4],
+          ['bar', 'building', 2.5],
+          ['steel', 'ring', 1.5],
+          ['kit-top', 'steel', 0.6],
+          ['kit-foot', 'steel', 0.6],
+        ] as const
+      ).map(([from, to, lengthM]) => ({
+        id: `${from}-to-${to}`,
+        from,
+        to,
+        lengthM,
+        section: from === 'bar' || from === 'steel' ? { widthMm: 30, thicknessMm: 2 } : { areaMm2: 16 },
+        metal: 'tinned copper' as const,
+        parallel: from === 'steel' ? 4 : 1,
+        sharpBends: 0,
+        joint: 'exothermic' as const,
+        bimetal: false,
+      })),
+      {
+        id: 'feeder-arrester',
+        from: arresterNode(feederId, 'arrester'),
+        to: 'bar',
+        lengthM: 0,
+        section: { areaMm2: 16 },
+        metal: 'copper',
+        parallel: 1,
+        sharpBends: 0,
+        joint: 'mounted',
+        bimetal: false,
+      },
+    ],
+  },
+};
+
+export const feeder: Design = onSite(
+  {
+    schema: DESIGN_SCHEMA,
+    name: 'Repeater feeder, cabin to harness tee',
+    service: {
+      bands: [{ name: 'flood voice', lowHz: 151.6e6, highHz: 151.6e6 }],
+      powerW: 25,
+      duty: 0.5,
+      lossBudgetDb: 6,
+      dcFeed: false,
+      ambientC: 20,
+    },
+    radio: { name: 'Repeater', face: 'n-jack', handheld: false },
+    antenna: { name: 'Harness tee', face: 'n-jack', swr: 1.4, dcShort: true },
+    pieces: [
+      {
+        kind: 'assembly',
+        id: 'cabin',
+        label: 'Cabin jumper',
+        cable: 'rg213',
+        lengthM: 2.7,
+        a: { part: 'n-plug-gland-10mm' },
+        b: { part: 'n-plug-gland-10mm' },
+      },
+      { kind: 'arrester', id: 'arrester', arrester: 'gas-n', reversed: true, tubeV: 150 },
+      {
+        kind: 'assembly',
+        id: 'tower',
+        label: 'Tower cable',
+        cable: 'rg213',
+        lengthM: 46.6,
+        a: { part: 'n-plug-gland-10mm' },
+        b: { part: 'n-plug-gland-10mm' },
+      },
+    ],
+    legs: [],
+    route: [
+      { way: 'cabin-tray', slack: [{ cause: 'service coil', lengthM: 0.3 }] },
+      { way: 'bridge', slack: [{ cause: 'drip loop', lengthM: 0.4 }] },
+      { way: 'tower', slack: [] },
+      { way: 'tower-head', slack: [{ cause: 'mast-top tail', lengthM: 0.8 }] },
+    ],
+  },
+  osterCragSite,
+);
