@@ -147,7 +147,19 @@ alone(
         performance.getEntriesByType('resource').some(({ name }) => name.includes(script)),
       ),
     );
-    await page.waitForLoadState('networkidle');
+    // Until nothing more comes: scripts of Prove bring others along.
+    let before = -1;
+    await expect
+      .poll(
+        async () => {
+          const now = await page.evaluate(() => performance.getEntriesByType('resource').length);
+          const same = now === before;
+          before = now;
+          return same;
+        },
+        { intervals: [1500] },
+      )
+      .toBe(true);
     await kobran.kill();
     await page.getByRole('link', { name: /^Prove/ }).click();
     const lines = Array.from({ length: 50 }, (_, k) => `${100 + k} 0.1 0`).join('\n');

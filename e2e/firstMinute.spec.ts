@@ -55,7 +55,7 @@ test('Ctrl K finds pieces of the run and settings; the language changes what is 
   await find('UK English');
   await expect(rail.getByRole('link', { name: /^Earth/ })).toBeVisible();
   await page.goto(`${baseURL}${demo.vhf}/ground`);
-  await expect(page.getByText(/entry earth rod/).first()).toBeVisible();
+  await expect(page.getByText(/Its way to the earth/).first()).toBeVisible();
   await expect(page.locator('main')).not.toContainText(/ground rod/);
   await find('US English');
   await expect(rail.getByRole('link', { name: /^Ground/ })).toBeVisible();

@@ -6,7 +6,7 @@ import { awgOfMm2, wireMm2 } from './wire.js';
 /**
  * Reads the size of a wire, mm²: `16 mm²`, `16mm2`, `16`, `6 AWG`, `#6`, `1/0`, `2/0 AWG`.
  *
- * @example parseWireSize('6 AWG') // { ok: true, value: 13.3… }
+ * @example parseWireSize('16 mm²') // { ok: true, value: 16 }
  */
 export function parseWireSize(text: string): Result<number> {
   const trimmed = text.trim();

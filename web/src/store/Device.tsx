@@ -107,7 +107,10 @@ export function DeviceProvider({ children }: { children: ReactNode }): ReactNode
         deliver,
         arrived: async (runId) => {
           await Promise.all(
-            [runKey(runId), tracesKey(runId)].map((queryKey) => queries.invalidateQueries({ queryKey })),
+            // A job’s document has its runs’ facts as well, whichever job it is.
+            [runKey(runId), tracesKey(runId), ['job']].map((queryKey) =>
+              queries.invalidateQueries({ queryKey }),
+            ),
           );
         },
       });
