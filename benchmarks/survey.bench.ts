@@ -1,12 +1,14 @@
 import {
   catalog,
   defaultPractice,
+  emptyGround,
   emptySite,
   evaluate,
   noFacts,
   onSite,
   survey,
   type Design,
+  type Ground,
   type Site,
 } from '@kobran/core';
 import { bench, describe } from 'vitest';
@@ -16,9 +18,35 @@ const WAYS = 60;
 const RUNS = 40;
 /** Ways which one run goes through. */
 const EACH = 8;
+const CONDUCTORS = 80;
+
+/** A ring of bars, every fourth with a rod. */
+const ground: Ground = {
+  ...emptyGround,
+  nodes: Array.from({ length: CONDUCTORS }, (_, k) => ({
+    id: `n${k}`,
+    name: `part ${k}`,
+    kind: k % 4 === 0 ? 'rod' : 'entry bar',
+    metal: 'copper',
+    ...(k % 4 === 0 ? { electrode: { lengthM: 3, diameterMm: 16, depthM: 0 } } : {}),
+  })),
+  bonds: Array.from({ length: CONDUCTORS }, (_, k) => ({
+    id: `b${k}`,
+    from: `n${k}`,
+    to: `n${(k + 1) % CONDUCTORS}`,
+    lengthM: 3,
+    section: { areaMm2: 16 },
+    metal: 'copper',
+    parallel: 1,
+    sharpBends: 0,
+    joint: 'clamp',
+    bimetal: false,
+  })),
+};
 
 const site: Site = {
   ...emptySite,
+  ground,
   points: Array.from({ length: WAYS + 1 }, (_, k) => ({
     id: `p${k}`,
     name: `point ${k}`,
@@ -52,7 +80,7 @@ const runs = Array.from({ length: RUNS }, (_, k) => {
   return { id: `run ${k}`, design, sheet: evaluate(design, catalog, state), installed: false };
 });
 
-describe(`a site of ${WAYS} ways and ${RUNS} runs`, () => {
+describe(`a site of ${WAYS} ways, ${RUNS} runs and ${CONDUCTORS} conductors`, () => {
   bench('one run evaluated', () => {
     void evaluate(runs[0].design, catalog, { facts: noFacts, practice: defaultPractice, sweepPoints: 2 });
   });
