@@ -39,7 +39,7 @@ const views = [
     path: '/jobs/7a0e1d00-0000-4000-8000-00000000b001/site',
     press: 'The duct to the mast is too full',
     until: 'Pulling',
-    scroll: 'main h1',
+    scroll: 'main nav',
   },
   { name: 'route', path: `${run(1)}/route` },
   { name: 'ground', path: '/jobs/7a0e1d00-0000-4000-8000-00000000b001/ground' },
