@@ -36,6 +36,24 @@ describe('the card of a pull', () => {
     expect(three?.limit.value).toBeCloseTo(3 * (one?.limit.value ?? 0), 6);
   });
 
+  // By hand: each bend of 180° multiplies by e^(μπ), 4.8 dry and 3.0 lubricated, what 5 m ask, some 4 and 3 N; RG-213/U takes 450 N.
+  it.each([
+    [0, 'dry'],
+    [2, 'dry'],
+    [4, 'lubricated'],
+    [6, 'too much'],
+  ])('%i half turns and how it may be pulled: %s', (turns, verdict) => {
+    const bends = Array.from({ length: turns }, (_, k) => ({
+      atM: 5 + k * 0.1,
+      degrees: 180,
+      radiusMm: 300,
+    }));
+    expect(cardOf(aSite({ duct: { bends } }))?.verdict).toBe(verdict);
+  });
+
+  it('a gentle bend needs nobody', () =>
+    expect(cardOf(aSite({ duct: { bends: [{ atM: 2, degrees: 30, radiusMm: 900 }] } }))?.bends).toEqual([]));
+
   it('a connector which does not pass is told, and there is no card where nothing waits', () => {
     const narrow = cardOf(
       aSite({ duct: { duct: { boreMm: 15, lubricated: true, drained: true, cord: true } } }),

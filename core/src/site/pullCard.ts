@@ -25,13 +25,18 @@ export interface PullCard {
   lubricated: Figure;
   /** The weakest cable’s limit on all of them together: where its own share of the pull reaches it. */
   limit: Figure;
-  /** Bends from where the cable goes in, m and degrees; somebody stands at those of 60° and more. */
+  /** How it may be pulled: as it is, only with lubricant, or not all at once. */
+  verdict: 'dry' | 'lubricated' | 'too much';
+  /** Bends where somebody stands, from where the cable goes in, m and degrees. */
   bends: { atM: number; degrees: number }[];
   /** Past this place the pull is more than half of its end, m from where the cable goes in. */
   hardFromM: number;
   /** Pressed against the wall of the tightest bend, N/m. */
   sidewallNPerM: number | undefined;
 }
+
+/** At a sharper bend somebody guides the cable. Common practice, no source. */
+const GUIDED_DEGREES = 60;
 
 const sum = (values: readonly number[]): number => values.reduce((all, one) => all + one, 0);
 
@@ -55,6 +60,8 @@ export function pullCard(site: Site, { way, length, pulls }: WaySheet): PullCard
   const now = pulls.map((plan) => (isForward ? plan.forward : plan.backward));
   const all = sum(now.map(({ end }) => end.value));
   const shares = pulls.map(({ limit }, k) => (limit.value * all) / Math.max(now[k].end.value, 1e-9));
+  const [dry, lubricated] = [allAt(FRICTION.dry), allAt(FRICTION.lubricated)];
+  const limitN = Math.min(...shares);
   const leading = isForward ? 1 : 0;
   const sidewalls = now.flatMap(({ sidewall }) => sidewall?.nPerM ?? []);
   return {
@@ -69,10 +76,13 @@ export function pullCard(site: Site, { way, length, pulls }: WaySheet): PullCard
         madeTooWide: !passes && plan.cable.madeEnds[leading],
       };
     }),
-    dry: allAt(FRICTION.dry),
-    lubricated: allAt(FRICTION.lubricated),
-    limit: figure(Math.min(...shares), 'N', 'limit of the weakest cable over its share of the pull'),
-    bends: stretches.flatMap((one) => (one.kind === 'bend' ? [{ atM: one.atM, degrees: one.degrees }] : [])),
+    dry,
+    lubricated,
+    verdict: dry.value <= limitN ? 'dry' : lubricated.value <= limitN ? 'lubricated' : 'too much',
+    limit: figure(limitN, 'N', 'limit of the weakest cable over its share of the pull'),
+    bends: stretches.flatMap((one) =>
+      one.kind === 'bend' && one.degrees >= GUIDED_DEGREES ? [{ atM: one.atM, degrees: one.degrees }] : [],
+    ),
     hardFromM: Math.min(...now.map(({ halfAtM }) => halfAtM)),
     sidewallNPerM: sidewalls.length > 0 ? Math.max(...sidewalls) : undefined,
   };

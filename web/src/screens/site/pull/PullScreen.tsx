@@ -6,6 +6,7 @@ import {
   formatLength,
   pullCard,
   type PullCard,
+  type Site,
   type Way,
   type WaySheet,
 } from '@kobran/core';
@@ -16,6 +17,7 @@ import { TopBar } from '../../../frame/TopBar.js';
 import { messageOf } from '../../../store/client.js';
 import { useFacts, useFactWriter } from '../../../store/Device.js';
 import { useJob } from '../../../store/queries.js';
+import { useSiteDraft } from '../../../store/useSiteEditor.js';
 import { FigureText } from '../../../ui/FigureText.js';
 import { Message } from '../../../ui/Message.js';
 import { usePreferences } from '../../../ui/Preferences.js';
@@ -28,7 +30,9 @@ import { useSiteSheet } from '../useSiteSheet.js';
 export function PullScreen(): ReactNode {
   const { jobId = '', wayId = '' } = useParams();
   const { data: job, error } = useJob(jobId);
-  if (job) return <PullOf job={job} wayId={wayId} />;
+  // What was drawn here and is not on the server yet counts.
+  const kept = useSiteDraft(jobId);
+  if (job && kept) return <PullOf job={job} wayId={wayId} drawn={kept.draft?.document} />;
   return error ? (
     <Message title={messageOf(error)} action={{ label: 'Go to the board', to: '/' }} />
   ) : (
@@ -36,8 +40,16 @@ export function PullScreen(): ReactNode {
   );
 }
 
-function PullOf({ job, wayId }: { job: JobDocument; wayId: string }): ReactNode {
-  const site = job.place?.site ?? emptySite;
+function PullOf({
+  job,
+  wayId,
+  drawn,
+}: {
+  job: JobDocument;
+  wayId: string;
+  drawn: Site | undefined;
+}): ReactNode {
+  const site = drawn ?? job.place?.site ?? emptySite;
   const sheet = useSiteSheet(job, site).ways.find(({ way }) => way.id === wayId);
   useEffect(() => {
     document.title = 'Pull – Kobran';
@@ -73,10 +85,9 @@ function PullOf({ job, wayId }: { job: JobDocument; wayId: string }): ReactNode 
 
 function Card({ card, sheet: { way, length } }: { card: PullCard; sheet: WaySheet }): ReactNode {
   const { units } = usePreferences();
-  const { cables, feedAt, pullAt, dry, lubricated, limit, bends } = card;
+  const { cables, feedAt, pullAt, dry, lubricated, limit, bends, verdict } = card;
   const metres = (value: number): string => formatLength(value, { system: units, digits: 1 });
   const tooWide = cables.filter(({ madeTooWide }) => madeTooWide);
-  const hard = bends.filter(({ degrees }) => degrees >= 60);
   return (
     <>
       <h1 className="text-2xl leading-tight font-bold">
@@ -100,7 +111,7 @@ function Card({ card, sheet: { way, length } }: { card: PullCard; sheet: WayShee
         <li>
           One at <strong>{pullAt.name}</strong> at the cord, with a spring balance in it.
         </li>
-        {hard.map(({ atM, degrees }) => (
+        {bends.map(({ atM, degrees }) => (
           <li key={atM}>
             Bend of {Math.round(degrees)}° after {metres(atM)}: somebody there if it can be reached.
           </li>
@@ -128,10 +139,10 @@ function Card({ card, sheet: { way, length } }: { card: PullCard; sheet: WayShee
           Dry <FigureText figure={dry} /> at the end, with lubricant <FigureText figure={lubricated} />. Stop
           at <FigureText figure={limit} />.
         </li>
-        {dry.value > limit.value && (
+        {verdict !== 'dry' && (
           <li className="text-stop">
-            <strong>{lubricated.value > limit.value ? 'Too much even with lubricant' : 'Not dry'}:</strong>{' '}
-            {lubricated.value > limit.value
+            <strong>{verdict === 'too much' ? 'Too much even with lubricant' : 'Not dry'}:</strong>{' '}
+            {verdict === 'too much'
               ? 'one cable after another, or a wider bend, or a box between.'
               : 'use lubricant which the jackets stand.'}
           </li>
