@@ -1,5 +1,6 @@
 import { spokenCommand, type SpokenCommand } from '@kobran/core';
 import { useEffect, useRef } from 'react';
+import { flushSync } from 'react-dom';
 import { toast } from 'sonner';
 
 export const hasVoice = (): boolean => 'speechSynthesis' in window && speechSynthesis.getVoices().length > 0;
@@ -58,7 +59,8 @@ export function useListening(
     ears.onresult = ({ resultIndex, results }) => {
       if ('speechSynthesis' in window && speechSynthesis.speaking) return;
       const command = spokenCommand(results[resultIndex][0].transcript);
-      if (command) act.current.onCommand(command);
+      // Done before the next word is heard: two in one breath are two steps.
+      if (command) flushSync(() => act.current.onCommand(command));
     };
     ears.onerror = ({ error }) => {
       if (error === 'no-speech' || error === 'aborted') return;
