@@ -115,9 +115,9 @@ function Fields({ parcel, onSave }: { parcel: Parcel; onSave: (parcel: Parcel) =
   );
 }
 
-function EntryText({ aside: { parcel } }: { aside: Aside }): ReactNode {
+function EntryText({ aside: { parcel, what } }: { aside: Aside }): ReactNode {
   const catalog = useCatalog();
-  if (!parcel) return 'An entry that cannot be read';
+  if (!parcel) return what;
   if (parcel.kind === 'trace') return `Sweep ${parcel.body.name}`;
   const { kind, by } = parcel.body;
   return `${kind}: ${factText(parcel.body, catalog)}${by === '' ? '' : `, ${by}`}`;

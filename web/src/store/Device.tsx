@@ -15,6 +15,7 @@ import { Message } from '../ui/Message.js';
 import { usePreferences } from '../ui/Preferences.js';
 import { call, messageOf, Refused, Unreachable } from './client.js';
 import { IndexedKeeper, MemoryKeeper, NotKept, type Keeper } from './kept/keeper.js';
+import { practiceKey } from './kept/keys.js';
 import { moveOldStore } from './kept/moveOldStore.js';
 import { browserTabs, type Tabs } from './kept/tabs.js';
 import { Outbox, type Delivery, type OutboxState, type Parcel } from './outbox.js';
@@ -114,6 +115,7 @@ export function DeviceProvider({ children }: { children: ReactNode }): ReactNode
           );
         },
       });
+      const shelf = outbox;
       practices = new PracticeChanges({
         keeper,
         tabs,
@@ -121,6 +123,12 @@ export function DeviceProvider({ children }: { children: ReactNode }): ReactNode
         warn,
         check: async (value) => (await import('./readParcel.js')).readPracticeChange(value),
         deliver: deliverPractice,
+        setAside: (jobId, change, why) =>
+          shelf.setAside(`${practiceKey(jobId)}/${crypto.randomUUID()}`, {
+            what: jobId === '' ? 'A change of the shop’s practice' : 'A change of a job’s practice',
+            value: { jobId, change },
+            why,
+          }),
         arrived: (jobId) =>
           Promise.all(
             (jobId === '' ? [SHOP_PRACTICE] : [jobKey(jobId), ['jobs']]).map((queryKey) =>

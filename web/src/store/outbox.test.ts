@@ -186,6 +186,15 @@ describe('facts on their way to the server', () => {
     expect(outbox.snapshot().aside).toHaveLength(1);
   });
 
+  it('what is no parcel is set aside too, by its name, and outlives a reload', async () => {
+    const { tab } = world();
+    const first = await tab('one');
+    await first.setAside('practice/job/1', { what: 'A change', value: { spares: -1 }, why: 'Below 0.' });
+    first.stop();
+    const [kept] = (await tab('again')).snapshot().aside;
+    expect(kept).toMatchObject({ what: 'A change', why: 'Below 0.', value: { value: { spares: -1 } } });
+  });
+
   // A law: whatever tabs do and however often the server goes away, each fact arrives, and none twice.
   it('nothing is lost and nothing comes twice, whatever happens', async () => {
     const step = fc.oneof(

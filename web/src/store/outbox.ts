@@ -11,6 +11,8 @@ export type Parcel = { runId: string } & ({ kind: 'fact'; body: Fact } | { kind:
 /** A parcel which the server refused, or an entry which cannot be read. */
 export interface Aside {
   key: string;
+  /** What it is, where it is no parcel. */
+  what: string;
   /** Nothing when it cannot be read. */
   parcel: Parcel | undefined;
   /** As it stands in the store. */
@@ -105,6 +107,13 @@ export class Outbox {
       this.ports.warn(error.message);
     }
     this.send();
+  }
+
+  /** Takes what is no parcel and cannot be kept elsewhere, with the reason. */
+  async setAside(key: string, { what, value, why }: Pick<Aside, 'what' | 'value' | 'why'>): Promise<void> {
+    await this.ports.keeper.put(asideKey(key), { what, value, why });
+    await this.refresh();
+    this.ports.tabs.tell(NEWS);
   }
 
   /** Offers what was set aside once more. */
@@ -210,6 +219,7 @@ export class Outbox {
     const read = entry.parcel === undefined ? undefined : await this.ports.check(entry.parcel);
     return {
       key,
+      what: typeof entry.what === 'string' ? entry.what : 'An entry that cannot be read',
       value,
       parcel: read?.ok ? read.parcel : undefined,
       why: typeof entry.why === 'string' ? entry.why : 'Nobody knows why.',

@@ -10,6 +10,7 @@ function bench() {
   const clock = new FakeClock();
   const server = { stands: {} as PracticeChange, answer: { kind: 'done' } as ChangeDelivery };
   const warned: string[] = [];
+  const aside: [string, PracticeChange, string][] = [];
   const open = async (tab: string): Promise<PracticeChanges> => {
     const changes = new PracticeChanges({
       keeper: browser.keeper,
@@ -22,11 +23,15 @@ function bench() {
         return Promise.resolve(server.answer);
       },
       arrived: () => Promise.resolve(),
+      setAside: (...entry) => {
+        aside.push(entry);
+        return Promise.resolve();
+      },
     });
     await changes.start();
     return changes;
   };
-  return { browser, clock, server, warned, open };
+  return { browser, clock, server, warned, aside, open };
 }
 
 describe('a change of practice', () => {
@@ -59,13 +64,15 @@ describe('a change of practice', () => {
     expect([one.snapshot().size, other.snapshot().size]).toEqual([0, 0]);
   });
 
-  it('refused is told, and does not stand in the way of the next', async () => {
-    const { server, warned, open } = bench();
+  it('refused is set aside with the reason and told, and does not stand in the way of the next', async () => {
+    const { server, warned, aside, open } = bench();
     server.answer = { kind: 'refused', message: 'Not like this.' };
     const changes = await open('a');
     await changes.put('job', { remakesPerEnd: 2 });
     await settled();
-    expect(warned).toEqual(['Not like this.']);
+    expect(aside).toEqual([['job', { remakesPerEnd: 2 }, 'Not like this.']]);
+    expect(warned).toHaveLength(1);
+    expect(warned[0]).toMatch(/set aside.*Not like this\./);
     expect(changes.snapshot().size).toBe(0);
   });
 

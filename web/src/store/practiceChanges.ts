@@ -17,6 +17,8 @@ export interface ChangePorts {
   arrived: (jobId: string) => Promise<unknown>;
   /** Checks an entry of the store; nothing when it is none. */
   check: (value: object) => Promise<PracticeChange | undefined>;
+  /** Keeps a change which the server refuses, with the reason, until somebody decides. */
+  setAside: (jobId: string, change: PracticeChange, why: string) => Promise<void>;
   later: (ms: number, act: () => void) => () => void;
   warn: (message: string) => void;
 }
@@ -89,7 +91,12 @@ export class PracticeChanges {
     for (const [jobId, change] of this.changes) {
       const delivery = await this.ports.deliver(jobId, change);
       if (delivery.kind === 'away') return false;
-      if (delivery.kind === 'refused') this.ports.warn(delivery.message);
+      if (delivery.kind === 'refused') {
+        await this.ports.setAside(jobId, change, delivery.message);
+        this.ports.warn(
+          `The server refused a change of the practice. It is set aside here. ${delivery.message}`,
+        );
+      }
       await this.ports.arrived(jobId);
       // Changed again while it was on its way: that goes in the next round.
       if (this.changes.get(jobId) !== change) return false;
