@@ -167,6 +167,8 @@ export class Leg implements core.Leg {
   @IsNumber(number) @Min(0.01) @Max(5000) lengthM!: number;
   @IsNumber(number) @Min(0) @Max(100) slackM!: number;
   @IsOptional() @IsNumber(number) @Min(1) @Max(10_000) bendRadiusMm?: number;
+  @IsOptional() @IsNumber(number) @Min(5) @Max(1000) boreMm?: number;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(60) hotterK?: number;
 }
 
 export class WaySlack implements core.WaySlack {

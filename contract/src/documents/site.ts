@@ -88,6 +88,7 @@ export class Way implements core.Way {
   @IsOptional() @IsNumber(number) @Min(0.05) @Max(20) supportM?: number;
   @IsOptional() @IsNumber(number) @Min(0.01) @Max(200) sagM?: number;
   @IsOptional() @IsNumber(number) @Min(0) @Max(200) iceMm?: number;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(120) windMps?: number;
   @IsArray() @ArrayMaxSize(MAX_BESIDE) @AreParts() @Type(() => Beside) beside!: Beside[];
 }
 

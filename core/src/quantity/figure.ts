@@ -7,6 +7,8 @@ import { formatResistance } from './resistance.js';
 /** Exact, by the international yard and pound agreement of 1959. */
 const KG_PER_POUND = 0.45359237;
 
+const SQUARE_FOOT = 0.3048 ** 2;
+
 const NEWTONS_PER_POUND = KG_PER_POUND * 9.80665;
 
 export type FigureUnit =
@@ -25,6 +27,7 @@ export type FigureUnit =
   | 'minute'
   | 'kg'
   | 'N'
+  | 'm2'
   | 'times';
 
 /** A number which can answer for itself: unit, spread and where it comes from. */
@@ -98,6 +101,8 @@ const formats: Record<FigureUnit, (value: number, system: UnitSystem) => string>
     system === 'metric'
       ? `${value < 100 ? value.toFixed(0) : Math.round(value / 10) * 10} N`
       : `${(value / NEWTONS_PER_POUND).toFixed(0)} lbf`,
+  m2: (value, system) =>
+    system === 'metric' ? `${value.toFixed(2)} m²` : `${(value / SQUARE_FOOT).toFixed(1)} ft²`,
   times: (value) => `${value < 10 ? value.toFixed(1) : Math.round(value)} ×`,
   minute: (value) => `${Math.round(value)} min`,
 };

@@ -4,6 +4,7 @@ export type { LengthStyle, LengthUnit, UnitSystem } from './length.js';
 export { parseCoordinate } from './coordinate.js';
 export { parseCelsius } from './celsius.js';
 export { parseDegrees } from './degrees.js';
+export { formatSpeed, parseSpeed } from './speed.js';
 export { formatFrequency, parseFrequency } from './frequency.js';
 export { decimalMarkOf, settledMarks, type DecimalMark } from './number.js';
 export { awgOf, awgOfMm2, wireMm, wireMm2 } from './wire.js';

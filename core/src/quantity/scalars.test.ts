@@ -7,6 +7,7 @@ import {
   formatFrequency,
   formatPower,
   formatResistance,
+  formatSpeed,
   formatSpread,
   parseCelsius,
   parseDecibels,
@@ -14,6 +15,7 @@ import {
   parseFrequency,
   parsePower,
   parseResistance,
+  parseSpeed,
   settledMarks,
 } from './index.js';
 import type { Result } from './index.js';
@@ -23,6 +25,24 @@ const value = (read: Result<number>): number => {
   return read.value;
 };
 const code = (read: Result<number>): string => (read.ok ? 'read' : read.problem.code);
+
+// By the international mile (1609.344 m) and nautical mile (1852 m).
+describe('speed of wind', () => {
+  it.each([
+    ['30 m/s', 'metric', 30],
+    ['108 km/h', 'metric', 30],
+    ['60kn', 'metric', 30.867],
+    ['70', 'imperial', 31.293],
+  ] as const)('%s', (text, system, metresPerSecond) =>
+    expect(value(parseSpeed(text, system))).toBeCloseTo(metresPerSecond, 3),
+  );
+  it('what is no wind is refused', () => {
+    expect(code(parseSpeed('200 m/s', 'metric'))).toBe('speed.too-large');
+    expect(code(parseSpeed('-3', 'metric'))).toBe('speed.negative');
+  });
+  it('is said in the shop’s units', () =>
+    expect([formatSpeed(30, 'metric'), formatSpeed(31.293, 'imperial')]).toEqual(['30 m/s', '70 mph']));
+});
 
 describe('frequency', () => {
   it.each([

@@ -1,5 +1,5 @@
 import { catalog, type Catalog } from '../catalog/index.js';
-import type { AnyPiece, Design, Service } from './design/design.js';
+import type { AnyPiece, Design, Leg, Service } from './design/design.js';
 import { DESIGN_SCHEMA } from './design/design.js';
 import { evaluate, type Sheet } from './evaluate.js';
 import { noFacts } from './facts/facts.js';
@@ -16,6 +16,16 @@ export const cable = (over: Partial<Extract<AnyPiece, { kind: 'assembly' }>> = {
   lengthM: 12.5,
   a: { part: 'n-plug-crimp-10mm' },
   b: { part: 'n-plug-crimp-10mm' },
+  ...over,
+});
+
+export const leg = (over: Partial<Leg> = {}): Leg => ({
+  id: 'leg',
+  name: 'the leg',
+  kind: 'indoor tray',
+  zone: 'dry',
+  lengthM: 10,
+  slackM: 0,
   ...over,
 });
 

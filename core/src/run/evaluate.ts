@@ -43,7 +43,7 @@ export function evaluate(given: Design, cool: Catalog, state: RunState): Sheet {
     snagsOf(seenOf(changed, cool, state).context),
   );
   const parts = {
-    ends: endSheets(layout, catalog, facts, route.spans),
+    ends: endSheets(layout, catalog, facts, { legs: design.legs, spans: route.spans }),
     cuts: cutSheets(assemblies, catalog, facts, practice, { topHz, swr }),
     proofs: proofSheets(assemblies, cool, { facts, practice }, lowHz, topHz),
     wraps: wrapSheets(layout, catalog, { facts, practice, housings: design.housings ?? [] }),

@@ -13,6 +13,12 @@ export function zoneOfWay({ kind, conditions }: Pick<Way, 'kind' | 'conditions'>
   return has('sheltered', 'wet') ? 'sheltered' : 'dry';
 }
 
+/** How much hotter a cable lies in the full sun, and where it is called hot (a roof space, a boiler room), K. Common practice, no source. */
+const HOTTER_K: Partial<Record<Condition, number>> = { sun: 15, heat: 20 };
+
+const hotterKOf = ({ conditions }: Pick<Way, 'conditions'>): number =>
+  Math.max(0, ...conditions.map((one) => HOTTER_K[one] ?? 0));
+
 /**
  * The run with its legs from the ways of the site it lies in: the one place where a run and its site meet. A run without a route, or without
  * a site, is given back as it is. A way which is gone is left out; `survey` says so.
@@ -22,6 +28,7 @@ export function onSite(design: Design, site: Site | undefined): Design {
   const legs = design.route.flatMap(({ way: id, slack }): Leg[] => {
     const way = site.ways.find((one) => one.id === id);
     if (!way) return [];
+    const hotter = hotterKOf(way);
     const radii = way.bends.map(({ radiusMm }) => radiusMm);
     return [
       {
@@ -32,6 +39,8 @@ export function onSite(design: Design, site: Site | undefined): Design {
         lengthM: Math.max(0.01, wayLength(site, way).value),
         slackM: slack.reduce((sum, { lengthM }) => sum + lengthM, 0),
         ...(radii.length > 0 ? { bendRadiusMm: Math.min(...radii) } : {}),
+        ...(way.duct ? { boreMm: way.duct.boreMm } : {}),
+        ...(hotter > 0 ? { hotterK: hotter } : {}),
       },
     ];
   });

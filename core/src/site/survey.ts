@@ -11,6 +11,7 @@ import { icedWeightNPerM, spanTension, USUAL_SAG } from './way/aerial.js';
 import { connectorPasses, fillLimit, fillOf, layInDuct } from './way/duct.js';
 import { gripsFor, supportSpacingM } from './way/hang.js';
 import { pointOf, reversedStretches, riseM, stretchesOf, wayLength } from './way/path.js';
+import { windLoad, windNPerM } from './way/wind.js';
 import { FRICTION, GRAVITY, pullAlong, pullLimit, weightNPerM } from './way/pull.js';
 
 /**
@@ -125,6 +126,14 @@ function waySheet(site: Site, way: Way, cables: CableInWay[]): WaySheet {
       return [{ cable, everyM, count: Math.ceil(length.value / everyM - 1e-9), grips }];
     }),
     weight: figure(newtons / GRAVITY, 'kg', 'mass of its cables, cable data'),
+    wind:
+      way.kind === 'tower leg' || way.kind === 'boat deck or mast'
+        ? windLoad(
+            cables.map(({ cable }) => cable),
+            length.value,
+            way,
+          )
+        : undefined,
     tensions: way.kind === 'aerial' ? cables.map((cable) => tensionOf(site, way, cable)) : [],
   };
 }
@@ -175,7 +184,9 @@ function tensionOf(site: Site, way: Way, cable: CableInWay): WaySheet['tensions'
   const [from, to] = [pointOf(site, way.from), pointOf(site, way.to)];
   const drawnM = Math.hypot(to.xM - from.xM, to.yM - from.yM);
   const spanM = way.lengthM ?? drawnM;
-  const weight = icedWeightNPerM(cable.cable, way.iceMm ?? 0);
+  const { iceMm = 0, windMps = 0 } = way;
+  // Weight pulls down and wind across: the cable hangs along what both make together.
+  const weight = Math.hypot(icedWeightNPerM(cable.cable, iceMm), windNPerM(cable.cable, windMps, iceMm));
   return {
     cable,
     tension: spanTension(weight, spanM, way.sagM ?? USUAL_SAG * spanM),

@@ -3,6 +3,7 @@ import type { Figure } from '../quantity/index.js';
 import type { Design, Sheet } from '../run/index.js';
 import type { Way } from './document/site.js';
 import type { LaidCable } from './way/duct.js';
+import type { WindLoad } from './way/wind.js';
 import type { Pull } from './way/pull.js';
 
 /** A run of the site with what was said of it. */
@@ -71,6 +72,8 @@ export interface WaySheet {
   supports: Supports[];
   /** Weight of its cables, ice not counted. */
   weight: Figure;
+  /** Of a mast or tower: what its cables show to the wind. */
+  wind: WindLoad | undefined;
   /** Of an aerial: tension at its supports for each cable, with ice where it is reckoned with. */
   tensions: { cable: CableInWay; tension: Figure; limit: Figure }[];
 }

@@ -3,6 +3,7 @@ import { looksOf } from '../wave/looks.js';
 import { averagePowerW, catalogAt, matchedLossDb } from '../../line/index.js';
 import { figure, formatDecibels, formatPower, type Figure } from '../../quantity/index.js';
 import { inCable } from '../edit/betterCables.js';
+import { hottestC } from '../design/hottest.js';
 import type { Assembly, Design, Leg } from '../design/design.js';
 import type { Sheet } from '../evaluate.js';
 import { receptionOf } from '../wave/reception.js';
@@ -90,10 +91,10 @@ function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, cata
   const receive = service.powerW === 0;
   const snr = receptionOf(service, sheet.topHz, lossDb).costs;
   const averageW = service.powerW * service.duty;
+  const placed = sheet.pieces.find(({ id }) => id === piece.id);
+  const ambientC = hottestC(design, sheet.route.spans, placed?.fromM ?? 0, placed?.toM ?? 0);
   const limitW = Math.min(
-    ...looksOf(design, sheet.referenceOhm).map(({ hz, swr }) =>
-      averagePowerW(cable, hz, service.ambientC, swr),
-    ),
+    ...looksOf(design, sheet.referenceOhm).map(({ hz, swr }) => averagePowerW(cable, hz, ambientC, swr)),
   );
   const changed = inCable(piece, cable, catalog);
   const budgetDb = service.lossBudgetDb;

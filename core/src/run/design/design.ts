@@ -153,6 +153,10 @@ export interface Leg {
   slackM: number;
   /** Tightest bend in this leg, mm. */
   bendRadiusMm?: number;
+  /** Bore of the duct it lies in, mm. */
+  boreMm?: number;
+  /** How much hotter it is there than around the run, K. */
+  hotterK?: number;
 }
 
 /** Why cable is kept beyond the length of a way. */

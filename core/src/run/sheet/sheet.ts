@@ -1,3 +1,4 @@
+import type { AfterPull } from './afterPull.js';
 import type { TubeChoice } from '../../ground/index.js';
 import type { Arrester, Cable, Face, Part } from '../../catalog/index.js';
 import type { CutSheet } from '../../cut/index.js';
@@ -71,6 +72,8 @@ export interface EndSheet {
   gauge: StripGauge;
   made: boolean;
   farEndMade: boolean;
+  /** The duct through which the cable is pulled before this end is made. */
+  afterPull: Pick<AfterPull, 'leg' | 'pulled'> | undefined;
   failures: number;
   /** Cable which this end has cost so far, m. */
   lostM: number;

@@ -3,12 +3,13 @@ import { cutSheet } from '../../cut/index.js';
 import { listed, stripGauge } from '../../make/index.js';
 import { expectations, judge } from '../../prove/index.js';
 import { isExposed, zoneAt, type ZoneSpan } from '../../route/index.js';
-import type { Assembly, Housing } from '../design/design.js';
+import type { Assembly, Housing, Leg } from '../design/design.js';
 import { endId, endSides, otherSide } from '../design/ids.js';
 import { factsOf, isCut, isEndMade, isSealed, latestReading } from '../facts/facts.js';
 import type { Facts } from '../facts/kinds.js';
 import { readingValue } from '../facts/reading.js';
 import { jointProfile, jointSeal, wrapGroups } from './jointWrap.js';
+import { afterPull } from './afterPull.js';
 import type { Layout } from '../wave/layout.js';
 import type { Practice } from '../../practice/index.js';
 import type { EndSheet, ProofSheet, SheetBody, WrapSheet } from './sheet.js';
@@ -19,11 +20,12 @@ export function endSheets(
   layout: Layout,
   catalog: Catalog,
   facts: Facts,
-  spans: readonly ZoneSpan[],
+  ways: { legs: readonly Leg[]; spans: readonly ZoneSpan[] },
 ): EndSheet[] {
   return layout.pieces.flatMap(({ piece, fromM, toM }) => {
     if (piece.kind !== 'assembly') return [];
     const cable = entry(catalog.cables, piece.cable);
+    const last = afterPull(piece, [fromM, toM], ways, catalog, facts);
     return endSides.map((end): EndSheet => {
       const id = endId(piece.id, end);
       const part = entry(catalog.parts, piece[end].part);
@@ -37,7 +39,8 @@ export function endSheets(
         name: `${piece.label}, ${end === 'a' ? 'radio' : 'antenna'} end`,
         atM,
         lengthM: piece.lengthM,
-        exposed: isExposed(zoneAt(spans, atM)),
+        exposed: isExposed(zoneAt(ways.spans, atM)),
+        afterPull: last?.end === end ? last : undefined,
         part,
         cable,
         gauge: stripGauge(part, cable),

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { applyChange } from '../design/change.js';
-import { aRun, cable, mends, snagsOf } from '../aRun.fixture.js';
+import { aRun, cable, leg, mends, snagsOf } from '../aRun.fixture.js';
 
 // Heat balance, ±30 % of handbook tables from memory: RG-58 bears well under 200 W at 145 MHz.
 describe('averagePower', () => {
@@ -11,6 +11,23 @@ describe('averagePower', () => {
     });
     expect(snagsOf(hot, 'average-power')[0].level).toBe('stop');
     expect(mends(hot, 'average-power', 0)).toBe(true);
+  });
+
+  // Handbook of the trade, 8: ambient temperature derates power. Headroom of 85 °C PE falls from 45 K to 25 K at 20 K more.
+  it('what just holds in the shade does not hold where it is 20 K hotter, nor beside that leg', () => {
+    const shade = (hotterK: number, lengthM: number) =>
+      aRun({
+        service: { powerW: 350, duty: 1, ambientC: 40, lossBudgetDb: 9 },
+        legs: [
+          leg({ id: 'first', name: 'the tray', lengthM }),
+          leg({ id: 'roof', name: 'the roof space', lengthM: 50, ...(hotterK ? { hotterK } : {}) }),
+        ],
+      });
+    const over = (hotterK: number, lengthM: number): number =>
+      snagsOf(shade(hotterK, lengthM), 'average-power').filter(({ at }) => at === 'main').length;
+    const limits = [over(0, 1), over(20, 1), over(20, 50)];
+    expect(limits).toEqual([0, 1, 0]);
+    expect(snagsOf(shade(20, 1), 'average-power').find(({ at }) => at === 'main')?.why).toContain('60 °C');
   });
 
   // Average power of a connector falls as 1/√f (common practice, no source): SMA is for tens of watts at UHF.

@@ -1,12 +1,13 @@
 import { entry, faceName, seriesOf } from '../../catalog/index.js';
 import { averagePowerW, connectorAverageW } from '../../line/index.js';
 import { formatFrequency, formatPower } from '../../quantity/index.js';
+import { hottestC } from '../design/hottest.js';
 import { betterCables } from '../edit/betterCables.js';
 import { lessPower } from '../edit/lessPower.js';
 import type { Look } from '../wave/looks.js';
 import type { Finding, SnagContext, SnagRule } from './snag.js';
 
-/** Heat: average power over what cable and connectors shed at this ambient, at every edge of the bands and where the antenna is worst. */
+/** Heat: average power over what cable and connectors shed where they are hottest, at every edge of the bands and where the antenna is worst. */
 export const averagePower: SnagRule = (context) => [...cables(context), ...joints(context)];
 
 /** The least of a limit over all frequencies that are looked at, and where it is. */
@@ -19,11 +20,12 @@ function leastOf(looks: readonly Look[], limitOf: (look: Look) => number): { lim
 const reason = (averageW: number, { limitW, look }: ReturnType<typeof leastOf>, ambientC: number): string =>
   `${formatPower(averageW)} on average against ${formatPower(limitW)} at ${formatFrequency(look.hz)}, ${ambientC} °C and SWR ${look.swr.toFixed(1)}.`;
 
-function cables({ design, catalog, layout, topHz, looks }: SnagContext): Finding[] {
-  const { powerW, duty, ambientC } = design.service;
+function cables({ design, catalog, layout, route, topHz, looks }: SnagContext): Finding[] {
+  const { powerW, duty } = design.service;
   const averageW = powerW * duty;
-  return layout.pieces.flatMap(({ piece, fromM }): Finding[] => {
+  return layout.pieces.flatMap(({ piece, fromM, toM }): Finding[] => {
     if (piece.kind !== 'assembly') return [];
+    const ambientC = hottestC(design, route.spans, fromM, toM);
     const cable = entry(catalog.cables, piece.cable);
     const least = leastOf(looks, ({ hz, swr }) => averagePowerW(cable, hz, ambientC, swr));
     if (averageW <= least.limitW) return [];
@@ -46,11 +48,12 @@ function cables({ design, catalog, layout, topHz, looks }: SnagContext): Finding
   });
 }
 
-function joints({ design, layout, looks }: SnagContext): Finding[] {
-  const { powerW, duty, ambientC } = design.service;
+function joints({ design, layout, route, looks }: SnagContext): Finding[] {
+  const { powerW, duty } = design.service;
   const averageW = powerW * duty;
   return layout.joints.flatMap(({ id, atM, left, right }): Finding[] => {
     const series = [left, right].map(seriesOf);
+    const ambientC = hottestC(design, route.spans, atM, atM);
     const weaker = series[0].averageAt100MhzW <= series[1].averageAt100MhzW ? left : right;
     const least = leastOf(looks, ({ hz, swr }) => connectorAverageW(seriesOf(weaker), hz, ambientC, swr));
     if (averageW <= least.limitW) return [];

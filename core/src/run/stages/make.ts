@@ -6,11 +6,18 @@ export const make: StageRule = {
   name: 'Make',
   look({ body: { ends } }) {
     const made = ends.filter((end) => end.made).length;
-    const open = ends.find((end) => !end.made);
+    const waiting = ends.filter((end) => !end.made);
+    // What leads through a duct comes last, and after the pull.
+    const open = waiting.find(({ afterPull }) => !afterPull) ?? waiting.at(0);
+    const duct = open?.afterPull;
     return {
       state: progress(made, ends.length),
       detail: ends.length === 0 ? 'no ends to make' : `${made} of ${ends.length} ends`,
-      next: open ? `Make ${open.name}` : '',
+      next: !open
+        ? ''
+        : duct && !duct.pulled
+          ? `Pull it through ${duct.leg.name}, then make ${open.name}`
+          : `Make ${open.name}`,
     };
   },
   headline({ ends }) {

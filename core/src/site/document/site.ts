@@ -99,6 +99,8 @@ export interface Way {
   sagM?: number;
   /** Radial ice to be reckoned with, mm. */
   iceMm?: number;
+  /** Wind to be reckoned with, m/s; not stated, none. */
+  windMps?: number;
   beside: Beside[];
 }
 

@@ -1,6 +1,14 @@
 import { expect, it } from 'vitest';
 import { aSite, siteSnagsOf } from '../aSite.fixture.js';
 
+// By hand: 30 m/s push 6.95 N/m across 1.51 N/m of weight: 7.1 N/m along both, 889 N over 30 m with 0.9 m of sag.
+it('wind breaks it too', () => {
+  const windy = aSite({ duct: { kind: 'aerial', lengthM: 30, sagM: 0.9, windMps: 30 } });
+  const [snag] = siteSnagsOf(windy, 'span');
+  expect(snag.why).toContain('a wind of 30 m/s');
+  expect(Number(/^(\d+) N/.exec(snag.why)?.[1])).toBeCloseTo(895, -1);
+});
+
 // w·L²/(8·sag): RG-213/U (1.51 N/m, 450 N) over 30 m with 0.9 m of sag pulls 189 N; 10 mm of ice make it about 900 N.
 it('ice breaks what hangs well without it', () => {
   const span = (iceMm?: number) =>

@@ -5,7 +5,11 @@ export const spanTension: SiteRule = ({ ways }) =>
   ways.flatMap(({ way, tensions }) =>
     tensions.flatMap(({ cable, tension, limit }) => {
       if (tension.value <= limit.value) return [];
-      const ice = way.iceMm ? ` with ${way.iceMm} mm of ice` : '';
+      const loads = [
+        ...(way.iceMm ? [`${way.iceMm} mm of ice`] : []),
+        ...(way.windMps ? [`a wind of ${way.windMps} m/s`] : []),
+      ];
+      const load = loads.length > 0 ? ` with ${loads.join(' and ')}` : '';
       return [
         {
           rule: 'span',
@@ -13,7 +17,7 @@ export const spanTension: SiteRule = ({ ways }) =>
           level: 'caution' as const,
           at: way.id,
           what: `${cable.label} is too heavy to hang by itself in ${way.name}`,
-          why: `${Math.round(tension.value)} N at its supports${ice}; ${cable.cable.name} takes ${Math.round(limit.value)} N. Let it hang lower, or tie it to a messenger wire.`,
+          why: `${Math.round(tension.value)} N at its supports${load}; ${cable.cable.name} takes ${Math.round(limit.value)} N. Let it hang lower, or tie it to a messenger wire.`,
           remedies: [],
           source: tension.source,
         },

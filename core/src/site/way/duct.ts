@@ -1,3 +1,5 @@
+import { withRoom } from '../../route/index.js';
+
 /** How much of a duct one, two, and three or more cables may fill. NEC chapter 9 table 1, from memory. */
 export const fillLimit = (cables: number): number => (cables === 1 ? 0.53 : cables === 2 ? 0.31 : 0.4);
 
@@ -93,9 +95,6 @@ function crossings(a: Circle, b: Circle): Point[] {
   }));
 }
 
-/** Room a connector needs over its own diameter on its way through a duct. Common practice, no source. */
-const CONNECTOR_ROOM = 1.1;
-
 /** Does a connector pass beside what lies in the duct already? */
 export const connectorPasses = (boreMm: number, besideMm: readonly number[], connectorMm: number): boolean =>
-  layInDuct(boreMm, [...besideMm, connectorMm * CONNECTOR_ROOM]) !== undefined;
+  layInDuct(boreMm, [...besideMm, withRoom(connectorMm)]) !== undefined;

@@ -98,6 +98,11 @@ function End({ end }: { end: EndSheet }): ReactNode {
           <span className="whitespace-nowrap">{formatLength(end.atM, { system: units })}</span>
         </p>
         <History end={end} />
+        {!end.made && end.afterPull && !end.afterPull.pulled && (
+          <p className="text-sm text-caution">
+            Made after the pull: the connector does not go through {end.afterPull.leg.name}
+          </p>
+        )}
         <Obstacles end={end} card={card} />
         {!end.made && (
           <div className="mt-2 flex gap-2">

@@ -1,7 +1,9 @@
 import {
   conditions,
   formatFigure,
+  formatSpeed,
   legKinds,
+  parseSpeed,
   type Condition,
   type LegKind,
   type Site,
@@ -16,6 +18,7 @@ import { toast } from 'sonner';
 import { Choice } from '../../ui/Choice.js';
 import { FigureText } from '../../ui/FigureText.js';
 import { usePreferences } from '../../ui/Preferences.js';
+import { QuantityField } from '../../ui/QuantityField.js';
 import { Rows } from '../../ui/Rows.js';
 import { TextField } from '../../ui/TextField.js';
 import { Tick } from '../../ui/Tick.js';
@@ -26,7 +29,10 @@ import { Pulls } from './Pulls.js';
 import { SiteProblems } from './SiteProblems.js';
 import { WayLengthField } from './SiteLengths.js';
 
-type Optional = 'lengthM' | 'depthM' | 'supportM' | 'sagM' | 'iceMm' | 'duct';
+/** What hangs free or stands up: ice and wind get at it. */
+const inTheWind: readonly LegKind[] = ['aerial', 'tower leg', 'boat deck or mast'];
+
+type Optional = 'lengthM' | 'depthM' | 'supportM' | 'sagM' | 'iceMm' | 'windMps' | 'duct';
 
 /** One way: what it is, what lies in it, and what is against it. */
 export function WayInspector({
@@ -62,6 +68,12 @@ export function WayInspector({
           ['Length', <FigureText key="l" figure={length} />],
           ['Up', `${riseM < 0 ? '−' : ''}${formatFigure({ ...length, value: Math.abs(riseM) }, units)}`],
           ['Weight of its cables', <FigureText key="w" figure={sheet.weight} />],
+          ...(sheet.wind
+            ? [['Area in the wind', <FigureText key="a" figure={sheet.wind.area} />] as const]
+            : []),
+          ...(sheet.wind?.push
+            ? [['Push of the wind', <FigureText key="p" figure={sheet.wind.push} />] as const]
+            : []),
         ]}
       />
       {sheet.fill && way.duct && (
@@ -140,12 +152,25 @@ export function WayInspector({
                 onChange={(sagM) => (sagM > 0 ? put({ sagM }) : clear('sagM'))}
                 onClear={() => clear('sagM')}
               />
+            </>
+          )}
+          {inTheWind.includes(way.kind) && (
+            <>
               <WayLengthField
                 label="Ice on it"
                 valueM={way.iceMm === undefined ? undefined : way.iceMm / 1000}
                 placeholder="none"
                 onChange={(metres) => put({ iceMm: metres * 1000 })}
                 onClear={() => clear('iceMm')}
+              />
+              <QuantityField
+                label="Wind to reckon with"
+                value={way.windMps}
+                placeholder="none"
+                format={(mps) => formatSpeed(mps, units)}
+                parse={(text) => parseSpeed(text, units)}
+                onChange={(windMps) => put({ windMps })}
+                onClear={() => clear('windMps')}
               />
             </>
           )}
