@@ -88,7 +88,7 @@ test('a duct that is too full is mended, undone and mended again; a point is mov
   const problems = page.getByRole('main').getByRole('list', { name: 'Problems' });
   const tooFull = problems.getByText('The duct to the mast is too full');
   await expect(tooFull).toBeVisible();
-  await problems.getByRole('button', { name: 'Take a duct of 32 mm' }).click();
+  await problems.getByRole('button', { name: 'Take a duct of 40 mm' }).click();
   await expect(tooFull).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(tooFull).toBeVisible();
@@ -111,6 +111,49 @@ test('a duct that is too full is mended, undone and mended again; a point is mov
   await page.mouse.move(box.x - 40, box.y + box.height / 2, { steps: 4 });
   await page.mouse.up();
   await expect(page.getByRole('complementary').getByLabel('East')).not.toHaveValue('11.00 m');
+});
+
+test('a drawing is enlarged by keys, unrolled along a run, and pointing shows in every view', async ({
+  page,
+  site,
+}) => {
+  const { job } = await site('uhf');
+  await page.goto(`/jobs/${job.id}/site`);
+  const plan = page.getByRole('figure', { name: 'Plan, from above' });
+  const rod = plan.getByRole('button', { name: /^Entry rod/ });
+  const fitted = await rod.boundingBox();
+  await plan.getByRole('group').focus();
+  await page.keyboard.press('+');
+  await expect.poll(async () => (await rod.boundingBox())?.x).not.toBe(fitted?.x);
+  await page.keyboard.press('0');
+  await expect.poll(async () => (await rod.boundingBox())?.x).toBe(fitted?.x);
+
+  await page
+    .getByRole('combobox', { name: 'Elevation' })
+    .selectOption({ label: 'along UHF link, hut to yagi' });
+  const along = page.getByRole('figure', { name: 'Elevation along UHF link, hut to yagi' });
+  // Handbook of the trade: a clip each metre up a mast for a cable of 10 mm; the mast is 9, 1.8, 2 and 0.7 m.
+  await expect(along.getByText('12 supports')).toBeVisible();
+  await page.getByRole('button', { name: 'the duct to the mast', exact: true }).hover();
+  // 1.2 m of rack with its coil, 1 m of wall with its loop, then the middle of 9 m of duct.
+  await expect(along.getByText('6.7 m along')).toBeVisible();
+});
+
+test('a route is chosen by clicking its points', async ({ page, site }) => {
+  const { job, path } = await site('uhf');
+  await page.goto(`/jobs/${job.id}/site`);
+  const plan = page.getByRole('figure', { name: 'Plan, from above' });
+  const inspector = page.getByRole('complementary');
+  await plan.getByRole('button', { name: /^VHF base set/ }).click();
+  await inspector.getByRole('button', { name: 'Begin a route here' }).click();
+  await plan.getByRole('button', { name: /^Collinear/ }).click();
+  await expect(inspector.getByText('no room for one more in the duct to the mast').first()).toBeVisible();
+  await inspector.getByLabel('For the run').selectOption({ label: 'UHF link, hut to yagi' });
+  await inspector.getByRole('link', { name: 'Take one in its Route stage' }).click();
+  await expect(page).toHaveURL(new RegExp(`${path}/route`));
+  // 1.9 m of tray, 0.5 m of wall, 9 m of duct and 2.4 m of pole.
+  await page.getByRole('button', { name: 'Take 13.80 m' }).click();
+  await expect(page.getByRole('button', { name: 'Taken 13.80 m' })).toBeVisible();
 });
 
 test('two people edit one site: one is told, nothing is lost', async ({ context, baseURL, site, shared }) => {
@@ -234,7 +277,7 @@ test('the pull card on a phone: who stands where, what passes, and done by name'
   await press(page, 'the duct to the mast');
   await page.getByRole('link', { name: 'Open the pull card' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
-    'Pull 2 cables from Entry box to Mast foot',
+    'Pull 4 cables from Entry box to Mast foot',
   );
   await expect(page.getByText('no connector on its leading end; make it afterwards').first()).toBeVisible();
   await page.getByLabel('Signed by').fill('Hedra');
@@ -246,7 +289,7 @@ test('the pull card on a phone: who stands where, what passes, and done by name'
     .toContain('"way":{"id":"duct"');
   await page.reload();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
-    'Pull 1 cable from Entry box to Mast foot',
+    'Pull 3 cables from Entry box to Mast foot',
   );
 });
 
@@ -263,7 +306,7 @@ test('a site goes out as GeoJSON and drawing files, and a map comes in; areas on
     return readFile(await (await downloading).path(), 'utf8');
   };
   const map = JSON.parse(await save('Export GeoJSON')) as { features: { geometry: { type: string } }[] };
-  expect(map.features.filter(({ geometry }) => geometry.type === 'LineString')).toHaveLength(9);
+  expect(map.features.filter(({ geometry }) => geometry.type === 'LineString')).toHaveLength(13);
   expect(await save('Export DXF')).toContain('Mast foot');
   expect(await save('Export SVG')).toMatch(/^<svg.*Mast foot/s);
 

@@ -1,6 +1,6 @@
 import { routeLength } from '../route/index.js';
 import type { Design } from '../run/index.js';
-import type { Place3, Site } from './document/site.js';
+import type { Place3, Site, Way } from './document/site.js';
 import { isReversed, waysOf } from './chain.js';
 import { pathOf, wayLength } from './way/path.js';
 
@@ -9,6 +9,8 @@ export interface HeightProfile {
   /** From the radio, m along the run and m above the site’s nought. */
   line: { atM: number; zM: number }[];
   bends: { atM: number; zM: number; degrees: number; radiusMm: number; way: string }[];
+  /** Where each way lies on the ruler; its cable ends where its slack begins, m. */
+  ways: { way: Way; fromM: number; cableToM: number; toM: number; reversed: boolean }[];
 }
 
 /**
@@ -21,7 +23,7 @@ export function heightProfile(design: Design, site: Site): HeightProfile | undef
   const chain = waysOf(design, site);
   if (!design.route || chain.length === 0) return undefined;
   const { spans } = routeLength(design.legs, 0);
-  const profile: HeightProfile = { line: [], bends: [] };
+  const profile: HeightProfile = { line: [], bends: [], ways: [] };
   for (const [k, way] of chain.entries()) {
     if (!way || !spans[k]) continue;
     const { fromM, toM } = spans[k];
@@ -34,10 +36,11 @@ export function heightProfile(design: Design, site: Site): HeightProfile | undef
       atM: fromM + (drawnM > 0 ? (along[n] / drawnM) * lengthM : n === 0 ? 0 : lengthM),
       zM,
     }));
+    profile.ways.push({ way, fromM, cableToM: fromM + lengthM, toM, reversed });
     profile.line.push(...own, { atM: toM, zM: path[path.length - 1].zM });
     for (const { atM, degrees, radiusMm } of way.bends) {
       const at = fromM + (reversed ? lengthM - atM : atM);
-      profile.bends.push({ atM: at, zM: heightAt(own, at), degrees, radiusMm, way: way.id });
+      profile.bends.push({ atM: at, zM: heightOn(own, at), degrees, radiusMm, way: way.id });
     }
   }
   return profile;
@@ -50,7 +53,10 @@ function distances(path: readonly Place3[]): number[] {
   return all;
 }
 
-function heightAt(line: HeightProfile['line'], atM: number): number {
+/** Height of a place on the ruler, m. */
+export const heightAt = ({ line }: Pick<HeightProfile, 'line'>, atM: number): number => heightOn(line, atM);
+
+function heightOn(line: HeightProfile['line'], atM: number): number {
   const k = line.findIndex((one) => one.atM >= atM);
   if (k <= 0) return line[k === 0 ? 0 : line.length - 1].zM;
   const [before, after] = [line[k - 1], line[k]];

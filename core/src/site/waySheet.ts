@@ -11,7 +11,7 @@ export interface SurveyedRun {
   id: string;
   /** With its legs from the site, as `onSite` gives it. */
   design: Design;
-  sheet: Pick<Sheet, 'route' | 'pieces' | 'ends'>;
+  sheet: Pick<Sheet, 'route' | 'pieces' | 'ends' | 'joints' | 'wraps'>;
   /** Its cables lie where they go: nothing is pulled any more. */
   installed: boolean;
   /** Ids of the ways it was pulled into already. */

@@ -83,7 +83,7 @@ const uhfLink = onTheSite({
   route: brackwaterRoutes.uhf,
 });
 
-const hfFallback: Design = {
+const hfFallback = onTheSite({
   schema: DESIGN_SCHEMA,
   name: 'HF fall-back, bench to dipole',
   service: {
@@ -118,28 +118,11 @@ const hfFallback: Design = {
       b: { part: 'uhf-plug-crimp-6mm' },
     },
   ],
-  legs: [
-    { id: 'bench', name: 'the bench', kind: 'indoor tray', zone: 'dry', lengthM: 1.4, slackM: 0.15 },
-    {
-      id: 'eaves',
-      name: 'the eaves',
-      kind: 'wall feed-through',
-      zone: 'sheltered',
-      lengthM: 0.4,
-      slackM: 0.2,
-    },
-    {
-      id: 'garden',
-      name: 'the span to the dipole',
-      kind: 'aerial',
-      zone: 'outdoor',
-      lengthM: 19.6,
-      slackM: 1.2,
-    },
-  ],
-};
+  legs: [],
+  route: brackwaterRoutes.hf,
+});
 
-const dataRadio: Design = {
+const dataRadio = onTheSite({
   schema: DESIGN_SCHEMA,
   name: 'Data radio, cabinet to collinear',
   service: {
@@ -168,16 +151,14 @@ const dataRadio: Design = {
       id: 'main',
       label: 'Pole cable',
       cable: 'c400',
-      lengthM: 8.6,
+      lengthM: 13.6,
       a: { part: 'n-plug-crimp-10mm' },
       b: { part: 'n-plug-crimp-10mm' },
     },
   ],
-  legs: [
-    { id: 'cabinet', name: 'the cabinet', kind: 'indoor tray', zone: 'dry', lengthM: 0.7, slackM: 0.1 },
-    { id: 'pole', name: 'the pole', kind: 'surface clipped', zone: 'salt', lengthM: 7.6, slackM: 0.8 },
-  ],
-};
+  legs: [],
+  route: brackwaterRoutes.data,
+});
 
 const weatherReceiver = onTheSite({
   schema: DESIGN_SCHEMA,

@@ -14,7 +14,7 @@ import {
 } from '@kobran/core';
 import { Plus, X } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useOpenRun } from '../../store/RunContext.js';
 import { Choice } from '../../ui/Choice.js';
 import { usePreferences } from '../../ui/Preferences.js';
@@ -23,9 +23,26 @@ import { QuantityField } from '../../ui/QuantityField.js';
 import { routeEnds } from './routeEnds.js';
 
 /** The ways of the site a run lies in, with what it keeps in each of them. */
-export function RouteOnSite({ site }: { site: Site }): ReactNode {
-  const { editor, jobId } = useOpenRun();
+export function RouteOnSite({
+  site,
+  pointed,
+  onPoint,
+}: {
+  site: Site;
+  pointed: number | undefined;
+  onPoint: (atM: number | undefined) => void;
+}): ReactNode {
+  const { editor, jobId, sheet } = useOpenRun();
   const { design } = editor;
+  const spanOf = (way: string) => sheet.route.spans.find(({ leg }) => design.legs[leg].id === way);
+  const isPointed = (way: string): boolean => {
+    const span = spanOf(way);
+    return span !== undefined && pointed !== undefined && pointed >= span.fromM && pointed < span.toM;
+  };
+  const pointAt = (way: string): void => {
+    const span = spanOf(way);
+    onPoint(span && (span.fromM + span.toM) / 2);
+  };
   const set = (route: RouteStep[]): void => editor.change([{ op: 'set route', route }]);
   return (
     <>
@@ -35,6 +52,8 @@ export function RouteOnSite({ site }: { site: Site }): ReactNode {
             key={`${step.way}-${k}`}
             step={step}
             site={site}
+            pointed={isPointed(step.way)}
+            onPoint={(on) => (on ? pointAt(step.way) : onPoint(undefined))}
             onChange={(next) => set((design.route ?? []).map((old, n) => (n === k ? next : old)))}
           />
         ))}
@@ -72,10 +91,14 @@ const slackHints: Record<SlackCause, string> = {
 function StepRow({
   step,
   site,
+  pointed,
+  onPoint,
   onChange,
 }: {
   step: RouteStep;
   site: Site;
+  pointed: boolean;
+  onPoint: (on: boolean) => void;
   onChange: (step: RouteStep) => void;
 }): ReactNode {
   const { units } = usePreferences();
@@ -84,7 +107,14 @@ function StepRow({
   const put = (cause: SlackCause, lengthM: number): void =>
     onChange({ ...step, slack: step.slack.map((one) => (one.cause === cause ? { cause, lengthM } : one)) });
   return (
-    <li aria-label={way?.name ?? step.way} className="flex flex-wrap items-end gap-x-4 gap-y-2 py-3">
+    <li
+      aria-label={way?.name ?? step.way}
+      className={`flex flex-wrap items-end gap-x-4 gap-y-2 py-3 ${pointed ? 'bg-panel' : ''}`}
+      onPointerEnter={() => onPoint(true)}
+      onPointerLeave={() => onPoint(false)}
+      onFocus={() => onPoint(true)}
+      onBlur={() => onPoint(false)}
+    >
       <div className="min-w-48 flex-1">
         <span className="font-semibold">{way?.name ?? `“${step.way}”, which the site does not have`}</span>
         {way && (
@@ -138,9 +168,13 @@ function ChooseRoute({ site, onChoose }: { site: Site; onChoose: (route: RouteSt
   const { editor } = useOpenRun();
   const { units } = usePreferences();
   const { design } = editor;
+  const [asked] = useSearchParams();
   const guess = routeEnds(site, design);
-  const [from, setFrom] = useState(guess.from);
-  const [to, setTo] = useState(guess.to);
+  // The site’s plan leads here with the points which were chosen there.
+  const askedFor = (name: 'from' | 'to'): string =>
+    site.points.find(({ id }) => id === asked.get(name))?.id ?? guess[name];
+  const [from, setFrom] = useState(() => askedFor('from'));
+  const [to, setTo] = useState(() => askedFor('to'));
   const found = findRoutes(site, from, to);
   const points = site.points.map(({ id, name }) => ({ value: id, label: name }));
   const now = (design.route ?? []).map(({ way }) => way).join();

@@ -12,6 +12,7 @@ import {
 } from '@kobran/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
+import { useSearchParams } from 'react-router';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { Choice } from '../../ui/Choice.js';
@@ -30,7 +31,9 @@ export function RouteScreen(): ReactNode {
   const { units } = usePreferences();
   const { legs } = editor.design;
   const { route } = sheet;
-  const [choosing, setChoosing] = useState(false);
+  const [asked] = useSearchParams();
+  const [choosing, setChoosing] = useState(asked.has('from'));
+  const [pointed, point] = useState<number>();
   // A run whose site is not here shows the legs it had there.
   const onWays = place !== undefined && (editor.design.route !== undefined || choosing);
   const set = (next: Leg[]): void => editor.change([{ op: 'set legs', legs: next }]);
@@ -60,7 +63,7 @@ export function RouteScreen(): ReactNode {
           : 'Enter the legs in order from the radio. Each gives its length, its slack and the zone of the joints in it.'
       }
     >
-      {legs.length > 0 && <RouteStrip />}
+      {legs.length > 0 && <RouteStrip pointed={pointed} onPoint={point} />}
       {legs.length > 0 && (
         <p className="mt-1 flex flex-wrap gap-x-5">
           <span>
@@ -83,7 +86,7 @@ export function RouteScreen(): ReactNode {
           <SnagDetail key={snag.id} snag={snag} />
         ))}
       {onWays ? (
-        <RouteOnSite site={place} />
+        <RouteOnSite site={place} pointed={pointed} onPoint={point} />
       ) : (
         <ol className="mt-4 divide-y divide-rule border-y border-rule">
           {legs.map((leg, k) => (

@@ -12,11 +12,14 @@ export function PointInspector({
   site,
   change,
   onSelect,
+  children,
 }: {
   point: SitePoint;
   site: Site;
   change: (changes: readonly SiteChange[]) => void;
   onSelect: (id: string | undefined) => void;
+  /** What else can be done from here. */
+  children: ReactNode;
 }): ReactNode {
   const put = (over: Partial<SitePoint>): void => change([{ op: 'put point', point: { ...point, ...over } }]);
   const ways = site.ways.filter(({ from, to }) => from === point.id || to === point.id);
@@ -51,6 +54,7 @@ export function PointInspector({
           </ul>
         </>
       )}
+      {children}
       <button
         className="button mt-5"
         onClick={() => {

@@ -19,11 +19,12 @@ const marks: Record<PointKind, { d: string; filled?: boolean }> = {
 const MAX_LETTERS = 20;
 const LETTER_PX = 7.2;
 
-const nameIn = ({ name }: SitePoint): string =>
-  name.length > MAX_LETTERS ? `${name.slice(0, MAX_LETTERS - 1)}…` : name;
+/** A point’s name as it is drawn, and how many others lie under it in this view. */
+export const nameIn = ({ name }: SitePoint, under: number): string =>
+  `${name.length > MAX_LETTERS ? `${name.slice(0, MAX_LETTERS - 1)}…` : name}${under > 0 ? ` +${under}` : ''}`;
 
-/** How much room the name takes, px. */
-export const textWidth = (point: SitePoint): number => nameIn(point).length * LETTER_PX;
+/** How much room a name takes, px. */
+export const textWidth = (name: string): number => name.length * LETTER_PX;
 
 /** A point which can be chosen, dragged, and moved by arrows. */
 export function PointMark({
@@ -43,7 +44,7 @@ export function PointMark({
   y: number;
   what: string;
   /** Where its name stands; nothing where there is no room. */
-  label: PlacedLabel | undefined;
+  label: (PlacedLabel & { name: string }) | undefined;
   selected: boolean;
   onSelect: () => void;
   onKeyDown: (event: KeyboardEvent) => void;
@@ -59,7 +60,7 @@ export function PointMark({
       aria-label={what}
       aria-pressed={selected}
       transform={`translate(${x} ${y})`}
-      className="cursor-grab outline-offset-4"
+      className="cursor-grab touch-none outline-offset-4"
       onClick={onSelect}
       onFocus={onSelect}
       onKeyDown={(event) => {
@@ -95,7 +96,7 @@ export function PointMark({
           strokeWidth={3}
           paintOrder="stroke"
         >
-          {nameIn(point)}
+          {label.name}
         </text>
       )}
     </g>

@@ -14,11 +14,13 @@ import { useKeys } from '../../ui/useKeys.js';
 import { SiteFiles } from './exchange/SiteFiles.js';
 import { newPoint, newWay } from './newParts.js';
 import { PointInspector } from './PointInspector.js';
+import { RouteBetween } from './RouteBetween.js';
 import { SiteDrawings } from './SiteDrawings.js';
 import { SiteProblems } from './SiteProblems.js';
 import { SiteTabs } from './SiteTabs.js';
 import { StartSite } from './StartSite.js';
-import { useSiteSheet } from './useSiteSheet.js';
+import type { Pointed } from './pointing.js';
+import { useSheetOf, useSurveyedRuns } from './useSiteSheet.js';
 import { WayInspector } from './WayInspector.js';
 import { WayList } from './WayList.js';
 
@@ -41,9 +43,12 @@ export function SiteScreen(): ReactNode {
 function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | undefined }): ReactNode {
   const editor = useSiteEditor(job, draft);
   const { document: site, change } = editor;
-  const sheet = useSiteSheet(job, site);
+  const runs = useSurveyedRuns(job, site);
+  const sheet = useSheetOf(site, runs);
   const snags = sheet.snags.filter(({ part }) => part === 'ways');
   const [selected, select] = useState<string>();
+  const [routeFrom, beginRoute] = useState<string>();
+  const [pointed, pointTo] = useState<Pointed>();
   useKeys('mod+z', () => editor.undo?.(), { preventDefault: true });
   useKeys('mod+shift+z, mod+y', () => editor.redo?.(), { preventDefault: true });
   useKeys('escape', () => select(undefined));
@@ -90,12 +95,22 @@ function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | und
                 <SiteDrawings
                   site={site}
                   sheet={sheet}
+                  runs={runs}
                   selected={selected}
+                  pointed={pointed}
                   onSelect={select}
+                  onPoint={pointTo}
                   onMove={(moved) => change([{ op: 'put point', point: moved }])}
                 />
               </div>
-              <WayList sheet={sheet} site={site} selected={selected} onSelect={select} />
+              <WayList
+                sheet={sheet}
+                site={site}
+                selected={selected}
+                pointed={pointed?.way}
+                onSelect={select}
+                onPoint={(way) => pointTo(way === undefined ? undefined : { way, share: 0.5 })}
+              />
               <SiteProblems snags={snags} change={change} onSelect={select} />
             </>
           )}
@@ -118,7 +133,16 @@ function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | und
               />
             ) : (
               point && (
-                <PointInspector key={point.id} point={point} site={site} change={change} onSelect={select} />
+                <PointInspector key={point.id} point={point} site={site} change={change} onSelect={select}>
+                  <RouteBetween
+                    site={site}
+                    sheet={sheet}
+                    runs={runs}
+                    from={routeFrom}
+                    to={point.id}
+                    onBegin={beginRoute}
+                  />
+                </PointInspector>
               )
             )}
           </aside>

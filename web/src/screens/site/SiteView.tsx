@@ -6,29 +6,41 @@ import {
   type SitePoint,
   type SiteSheet,
   type SnagLevel,
-  type WaySheet,
 } from '@kobran/core';
 import { useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
 import { SnagMark } from '../../ui/SnagMark.js';
 import { useWidth } from '../../ui/useWidth.js';
 import { placeLabels } from './labels.js';
-import { PointMark, textWidth } from './PointMark.js';
-import { barM, moved, projectionOf, SNAP_M, snapped, type Projection, type View } from './projection.js';
+import { nameIn, PointMark, textWidth } from './PointMark.js';
+import type { Pointed } from './pointing.js';
+import { Ground, PointedMark, WayStrands } from './WayStrands.js';
+import { useZoom } from './useZoom.js';
+import { ZoomButtons } from './ZoomButtons.js';
+import {
+  barM,
+  moved,
+  projectionOf,
+  SNAP_M,
+  snapped,
+  zoomed,
+  type Projection,
+  type View,
+} from './projection.js';
 
 export interface DrawingProps {
   site: Site;
   sheet: SiteSheet;
   selected: string | undefined;
+  pointed: Pointed | undefined;
   onSelect: (id: string) => void;
+  onPoint: (place: Pointed | undefined) => void;
   onMove: (point: SitePoint) => void;
 }
 
-const HEIGHT = 300;
+export const DRAWING_HEIGHT = 300;
+const HEIGHT = DRAWING_HEIGHT;
 const PAD = [34, 26, 34, 34] as const;
-/** Strands lie this far apart, px. */
-const STRAND_PX = 3.5;
-
 const arrows: Record<string, [across: number, up: number]> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
@@ -42,15 +54,22 @@ export function SiteView({
   title,
   site,
   sheet,
+  choice,
   selected,
+  pointed,
   onSelect,
+  onPoint,
   onMove,
-}: DrawingProps & { view: View; title: string }): ReactNode {
+}: DrawingProps & { view: View; title: string; choice?: ReactNode }): ReactNode {
   const [ref, width] = useWidth<HTMLDivElement>();
   const { units } = usePreferences();
   const [dragged, setDragged] = useState<SitePoint>();
   const corners = site.ways.flatMap(({ via }) => via);
-  const projection = projectionOf(view, [...site.points, ...corners], [width, HEIGHT], PAD);
+  const [drawing, zoom] = useZoom(width, HEIGHT);
+  const projection = zoomed(
+    projectionOf(view, [...site.points, ...corners], [width, HEIGHT], PAD),
+    zoom.transform,
+  );
   const shown = dragged
     ? { ...site, points: site.points.map((point) => (point.id === dragged.id ? dragged : point)) }
     : site;
@@ -62,9 +81,16 @@ export function SiteView({
       : [];
   });
   // The chosen one is named first: it is never without.
-  const order = shown.points.toSorted((a, b) => Number(b.id === selected) - Number(a.id === selected));
+  const order = groupsOf(
+    shown.points.toSorted((a, b) => Number(b.id === selected) - Number(a.id === selected)),
+    projection,
+  );
   const spots = placeLabels(
-    order.map((point) => ({ x: projection.x(point), y: projection.y(point), textWidth: textWidth(point) })),
+    order.map(({ point, name }) => ({
+      x: projection.x(point),
+      y: projection.y(point),
+      textWidth: textWidth(name),
+    })),
     site.ways.flatMap((way) => segmentsOf(pathOf(shown, way), projection)),
     {
       width,
@@ -75,7 +101,13 @@ export function SiteView({
       ],
     },
   );
-  const labelOf = new Map(order.map(({ id }, k) => [id, spots[k]]));
+  const pointedWay = shown.ways.find(({ id }) => id === pointed?.way);
+  const labelOf = new Map(
+    order.flatMap(({ point, name }, k) => {
+      const spot = spots[k];
+      return spot ? [[point.id, { ...spot, name }]] : [];
+    }),
+  );
   function step(event: KeyboardEvent, point: SitePoint): void {
     const by = arrows[event.key];
     if (!by) return;
@@ -92,10 +124,24 @@ export function SiteView({
   }
   return (
     <figure ref={ref} aria-label={title} className="min-w-0 border border-rule bg-paper">
-      <figcaption className="px-2 pt-1 text-sm text-muted">{title}</figcaption>
+      <figcaption className="flex items-center justify-between gap-2 px-2 pt-1 text-sm text-muted">
+        {choice ?? title}
+        <ZoomButtons zoom={zoom} of={title} />
+      </figcaption>
       {width > 0 && (
-        <svg width={width} height={HEIGHT} className="block touch-none">
-          {view.name === 'elevation' && <Ground projection={projection} width={width} />}
+        <svg
+          ref={drawing}
+          width={width}
+          height={HEIGHT}
+          role="group"
+          tabIndex={0}
+          aria-label={`${title}. Plus and minus zoom, 0 fits; arrows move it when it is near.`}
+          // Fitted, a finger scrolls the page.
+          className={`block ${zoom.transform.k > 1 ? 'touch-none' : 'touch-pan-y'}`}
+          onKeyDown={zoom.onKeyDown}
+          onPointerLeave={() => onPoint(undefined)}
+        >
+          {view.name !== 'plan' && <Ground projection={projection} width={width} />}
           {sheet.ways.map((one) => (
             <WayStrands
               key={one.way.id}
@@ -104,8 +150,12 @@ export function SiteView({
               projection={projection}
               selected={selected === one.way.id}
               onSelect={() => onSelect(one.way.id)}
+              onPoint={(share) => onPoint(share === undefined ? undefined : { way: one.way.id, share })}
             />
           ))}
+          {pointedWay && pointed && (
+            <PointedMark path={pathOf(shown, pointedWay)} share={pointed.share} projection={projection} />
+          )}
           {warned.map(({ id, level, what, at: [x, y] }) => (
             <g
               key={id}
@@ -148,6 +198,20 @@ export function SiteView({
   );
 }
 
+/** Marks nearer to each other than this lie on each other, px. */
+const SAME_PX = 6;
+
+/** Points which lie on each other in a view share a name: of the first, with the number of the others. */
+function groupsOf(points: readonly SitePoint[], { x, y }: Projection): { point: SitePoint; name: string }[] {
+  const groups: SitePoint[][] = [];
+  for (const point of points) {
+    const there = groups.find(([first]) => Math.hypot(x(first) - x(point), y(first) - y(point)) < SAME_PX);
+    if (there) there.push(point);
+    else groups.push([point]);
+  }
+  return groups.map(([point, ...under]) => ({ point, name: nameIn(point, under.length) }));
+}
+
 /** A way with something against it, and where that is drawn. */
 interface Warned {
   id: string;
@@ -166,57 +230,3 @@ function middleOf(path: readonly Place3[], projection: Projection): [x: number, 
 
 const segmentsOf = (path: readonly Place3[], { x, y }: Projection) =>
   path.slice(1).map((place, k) => [x(path[k]), y(path[k]), x(place), y(place)] as const);
-
-/** Where the ground is. */
-function Ground({ projection, width }: { projection: Projection; width: number }): ReactNode {
-  const y = projection.y({ xM: 0, yM: 0, zM: 0 });
-  return <path d={`M0 ${y}H${width}`} stroke="var(--edge)" strokeDasharray="6 4" />;
-}
-
-/** A way with its cables side by side; one without any is dashed. */
-function WayStrands({
-  sheet: { way, cables },
-  path,
-  projection,
-  selected,
-  onSelect,
-}: {
-  sheet: WaySheet;
-  path: readonly Place3[];
-  projection: Projection;
-  selected: boolean;
-  onSelect: () => void;
-}): ReactNode {
-  const strands = Math.max(1, cables.length);
-  const offsets = Array.from({ length: strands }, (_, k) => (k - (strands - 1) / 2) * STRAND_PX);
-  return (
-    <g onClick={onSelect} className="cursor-pointer">
-      <title>{way.name}</title>
-      <path d={line(path, projection, 0)} fill="none" stroke="transparent" strokeWidth={16} />
-      {offsets.map((offset, k) => (
-        <path
-          key={k}
-          d={line(path, projection, offset)}
-          fill="none"
-          stroke={selected ? 'var(--copper)' : 'var(--ink)'}
-          strokeWidth={selected ? 2.5 : 1.6}
-          strokeDasharray={cables.length === 0 ? '3 4' : undefined}
-          strokeLinejoin="round"
-        />
-      ))}
-    </g>
-  );
-}
-
-/** A path beside the one through its places, px to its right. */
-function line(path: readonly Place3[], { x, y }: Projection, offset: number): string {
-  const points = path.map((place): [number, number] => [x(place), y(place)]);
-  return points
-    .map(([px, py], k) => {
-      const [before, after] = [points[Math.max(0, k - 1)], points[Math.min(points.length - 1, k + 1)]];
-      const [dx, dy] = [after[0] - before[0], after[1] - before[1]];
-      const length = Math.hypot(dx, dy) || 1;
-      return `${k === 0 ? 'M' : 'L'}${px - (dy / length) * offset} ${py + (dx / length) * offset}`;
-    })
-    .join('');
-}

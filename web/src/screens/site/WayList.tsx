@@ -8,12 +8,16 @@ export function WayList({
   sheet,
   site,
   selected,
+  pointed,
   onSelect,
+  onPoint,
 }: {
   sheet: SiteSheet;
   site: Site;
   selected: string | undefined;
+  pointed: string | undefined;
   onSelect: (id: string) => void;
+  onPoint: (way: string | undefined) => void;
 }): ReactNode {
   const { units } = usePreferences();
   const nameOf = (id: string): string => site.points.find((point) => point.id === id)?.name ?? id;
@@ -43,7 +47,14 @@ export function WayList({
             const { way, length, cables } = one;
             const worst = sheet.snags.find(({ at }) => at === way.id);
             return (
-              <tr key={way.id} className={`border-b border-rule ${selected === way.id ? 'bg-panel' : ''}`}>
+              <tr
+                key={way.id}
+                className={`border-b border-rule ${selected === way.id || pointed === way.id ? 'bg-panel' : ''}`}
+                onPointerEnter={() => onPoint(way.id)}
+                onPointerLeave={() => onPoint(undefined)}
+                onFocus={() => onPoint(way.id)}
+                onBlur={() => onPoint(undefined)}
+              >
                 <td className="py-1 pr-3">
                   <button
                     className="text-left font-semibold underline decoration-rule underline-offset-4 hover:decoration-ink"

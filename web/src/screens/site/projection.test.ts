@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { barM, elevation, moved, plan, projectionOf, snapped } from './projection.js';
+import { barM, fromSouth, fromWest, moved, plan, projectionOf, snapped, zoomed } from './projection.js';
 
 const metres = fc.double({ min: -500, max: 500, noNaN: true });
 const place = fc.record({ xM: metres, yM: metres, zM: metres });
@@ -11,7 +11,7 @@ describe('a site drawn', () => {
     fc.assert(
       fc.property(
         fc.array(place, { minLength: 1, maxLength: 12 }),
-        fc.constantFrom(plan, elevation),
+        fc.constantFrom(plan, fromSouth, fromWest),
         fc.integer({ min: 200, max: 1200 }),
         (places, view, width) => {
           const drawn = projectionOf(view, places, [width, 300], pad);
@@ -35,7 +35,7 @@ describe('a site drawn', () => {
       { xM: 0, yM: 0, zM: 0 },
       { xM: 10, yM: 2, zM: 8 },
     ];
-    const { x, y, pxPerM } = projectionOf(elevation, places, [600, 300], pad);
+    const { x, y, pxPerM } = projectionOf(fromSouth, places, [600, 300], pad);
     expect(x(places[1]) - x(places[0])).toBeCloseTo(10 * pxPerM);
     expect(y(places[0]) - y(places[1])).toBeCloseTo(8 * pxPerM);
   });
@@ -43,8 +43,34 @@ describe('a site drawn', () => {
   it('a point that is dragged keeps the coordinate which the view does not show', () => {
     const point = { id: 'p', xM: 1, yM: 2, zM: 3 };
     expect(moved(plan, point, 7, 8)).toEqual({ id: 'p', xM: 7, yM: 8, zM: 3 });
-    expect(moved(elevation, point, 7, 8)).toEqual({ id: 'p', xM: 7, yM: 2, zM: 8 });
+    expect(moved(fromSouth, point, 7, 8)).toEqual({ id: 'p', xM: 7, yM: 2, zM: 8 });
+    // From the west north is to the left.
+    expect(moved(fromWest, point, 7, 8)).toEqual({ id: 'p', xM: 1, yM: -7, zM: 8 });
     expect([1.26, -0.04, 3].map(snapped)).toEqual([1.3, 0, 3]);
+  });
+
+  it('moved and enlarged, a place comes back from where it is drawn', () => {
+    const near = zoomed(
+      projectionOf(
+        plan,
+        [
+          { xM: 0, yM: 0, zM: 0 },
+          { xM: 9, yM: 4, zM: 0 },
+        ],
+        [400, 300],
+        pad,
+      ),
+      {
+        k: 3,
+        x: -120,
+        y: 40,
+      },
+    );
+    const one = { xM: 2, yM: 3, zM: 0 };
+    const [across, up] = near.back(near.x(one), near.y(one));
+    expect(across).toBeCloseTo(2);
+    expect(up).toBeCloseTo(3);
+    expect(near.x({ ...one, xM: 3 }) - near.x(one)).toBeCloseTo(near.pxPerM);
   });
 
   it('the scale bar is 1, 2 or 5 of something, and never wider than its room', () => {

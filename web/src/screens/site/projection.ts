@@ -3,18 +3,29 @@ import type { Place3 } from '@kobran/core';
 
 /** What of a place goes to the right, and what goes up. */
 export interface View {
-  name: 'plan' | 'elevation';
+  name: 'plan' | 'south' | 'west';
   across: (place: Place3) => number;
   up: (place: Place3) => number;
 }
 
 export const plan: View = { name: 'plan', across: ({ xM }) => xM, up: ({ yM }) => yM };
 /** Seen from the south. */
-export const elevation: View = { name: 'elevation', across: ({ xM }) => xM, up: ({ zM }) => zM };
+export const fromSouth: View = { name: 'south', across: ({ xM }) => xM, up: ({ zM }) => zM };
+
+/** Seen from the west: north is to the left. */
+export const fromWest: View = { name: 'west', across: ({ yM }) => -yM, up: ({ zM }) => zM };
 
 /** A place with other coordinates in this view, the third one kept. */
-export const moved = <P extends Place3>(view: View, place: P, across: number, up: number): P =>
-  view.name === 'plan' ? { ...place, xM: across, yM: up } : { ...place, xM: across, zM: up };
+export function moved<P extends Place3>({ name }: View, place: P, across: number, up: number): P {
+  switch (name) {
+    case 'plan':
+      return { ...place, xM: across, yM: up };
+    case 'south':
+      return { ...place, xM: across, zM: up };
+    case 'west':
+      return { ...place, yM: -across, zM: up };
+  }
+}
 
 /** Dragged points stand on a grid of a hand’s breadth, m. */
 export const SNAP_M = 0.1;
@@ -65,6 +76,17 @@ function range(values: readonly number[]): [number, number] {
   const missing = Math.max(0, LEAST_M - (high - low)) / 2;
   return [low - missing, high + missing];
 }
+
+/** The same drawing moved and enlarged. */
+export const zoomed = (
+  { x, y, back, pxPerM }: Projection,
+  { k, x: dx, y: dy }: { k: number; x: number; y: number },
+): Projection => ({
+  x: (place) => x(place) * k + dx,
+  y: (place) => y(place) * k + dy,
+  back: (px, py) => back((px - dx) / k, (py - dy) / k),
+  pxPerM: pxPerM * k,
+});
 
 /** A length for the scale bar: 1, 2 or 5 of something, at most this wide. */
 export function barM(pxPerM: number, widestPx: number): number {

@@ -34,8 +34,11 @@ export function useSurveyedRuns({ runs, practice }: JobDocument, site: Site): Su
   );
 }
 
-export function useSiteSheet(job: JobDocument, site: Site): SiteSheet {
+/** What the site says, of runs which are at hand. */
+export function useSheetOf(site: Site, runs: readonly SurveyedRun[]): SiteSheet {
   const catalog = useCatalog();
-  const runs = useSurveyedRuns(job, site);
   return useMemo(() => survey(site, runs, catalog), [site, runs, catalog]);
 }
+
+export const useSiteSheet = (job: JobDocument, site: Site): SiteSheet =>
+  useSheetOf(site, useSurveyedRuns(job, site));
