@@ -1,6 +1,6 @@
 import { entry, type Catalog } from '../catalog/index.js';
 import { figure, formatResistance } from '../quantity/index.js';
-import { assembliesOf, type EndSheet } from '../run/index.js';
+import { assembliesOf, type Assembly, type EndSheet } from '../run/index.js';
 import { isReversed, waysOf } from './chain.js';
 import type { Site, Way } from './document/site.js';
 import { groundSheet, type GroundSheet } from './ground/groundSheet.js';
@@ -65,28 +65,33 @@ function cablesOf(
   { id, design, sheet, installed, pulledInto }: SurveyedRun,
   catalog: Catalog,
 ): { way: string; cable: CableInWay }[] {
+  if (!design.route) return [];
   const chain = waysOf(design, site);
+  const placedOf = new Map(sheet.pieces.map((one) => [one.id, one]));
+  const assemblies = assembliesOf(design).flatMap((assembly) => {
+    const placed = placedOf.get(assembly.id);
+    return placed ? [{ assembly, placed }] : [];
+  });
   return sheet.route.spans.flatMap(({ fromM, toM, leg }) => {
-    const way = design.route && chain[leg];
-    const piece = assembliesOf(design)
-      .map((assembly) => ({ assembly, placed: sheet.pieces.find((one) => one.id === assembly.id) }))
-      .flatMap(({ assembly, placed }) =>
-        placed ? [{ assembly, sharedM: Math.min(toM, placed.toM) - Math.max(fromM, placed.fromM) }] : [],
-      )
-      .filter(({ sharedM }) => sharedM > 0)
-      .sort((x, y) => y.sharedM - x.sharedM)[0]?.assembly;
+    const way = chain[leg];
+    let [piece, mostM]: [Assembly | undefined, number] = [undefined, 0];
+    for (const { assembly, placed } of assemblies) {
+      const sharedM = Math.min(toM, placed.toM) - Math.max(fromM, placed.fromM);
+      if (sharedM > mostM) [piece, mostM] = [assembly, sharedM];
+    }
     if (!way || !piece) return [];
+    const { id: pieceId, label, cable: kind } = piece;
     const reversed = isReversed(chain, leg);
     const ends = ['a', 'b'].map((side) =>
-      sheet.ends.find((one) => one.pieceId === piece.id && one.end === side),
+      sheet.ends.find((one) => one.pieceId === pieceId && one.end === side),
     );
     const [first, last] = reversed ? ends.toReversed() : ends;
     const cable: CableInWay = {
       runId: id,
       run: design.name,
-      pieceId: piece.id,
-      label: piece.label,
-      cable: entry(catalog.cables, piece.cable),
+      pieceId,
+      label,
+      cable: entry(catalog.cables, kind),
       fromM,
       toM,
       reversed,

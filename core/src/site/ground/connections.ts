@@ -26,7 +26,11 @@ export function islandsOf(nodes: readonly string[], bonds: readonly Ends[]): str
 
 function neighboursOf(bonds: readonly Ends[]): Map<string, string[]> {
   const beside = new Map<string, string[]>();
-  const put = (from: string, to: string): void => void beside.set(from, [...(beside.get(from) ?? []), to]);
+  const put = (from: string, to: string): void => {
+    const there = beside.get(from);
+    if (there) there.push(to);
+    else beside.set(from, [to]);
+  };
   for (const { from, to } of bonds) {
     put(from, to);
     put(to, from);
@@ -43,13 +47,19 @@ export function pathsToEarth<B extends Ends>(
   const known = new Map<string, { sum: number; path: B[] }>(
     electrodes.map((id) => [id, { sum: 0, path: [] }]),
   );
+  const from = new Map<string, B[]>();
+  for (const bond of bonds)
+    for (const end of [bond.from, bond.to]) {
+      const there = from.get(end);
+      if (there) there.push(bond);
+      else from.set(end, [bond]);
+    }
   const open = new Set(electrodes);
   while (open.size > 0) {
     const here = [...open].reduce((x, y) => (sumOf(y) < sumOf(x) ? y : x));
     open.delete(here);
     const { sum, path } = known.get(here) ?? { sum: 0, path: [] };
-    for (const bond of bonds) {
-      if (bond.from !== here && bond.to !== here) continue;
+    for (const bond of from.get(here) ?? []) {
       const next = bond.from === here ? bond.to : bond.from;
       const through = sum + cost(bond);
       if (through >= sumOf(next)) continue;

@@ -99,11 +99,12 @@ export function groundSheet(
     whole,
     ({ id }) => (uh.get(id) ?? 0) + 0.01,
   );
+  const onMain = new Set(main);
   const joined = new Set(
     islandsOf(
       parts.map(({ id }) => id),
       whole.filter(({ made }) => made),
-    ).find((set) => set.some((id) => main.includes(id) && isElectrode(known.get(id) as GroundPart))) ?? [],
+    ).find((set) => set.some((id) => onMain.has(id) && isElectrode(known.get(id) as GroundPart))) ?? [],
   );
   const byId = new Map(bonds.map((one) => [one.bond.id, one]));
   const nodes = parts.map((part): NodeSheet => {

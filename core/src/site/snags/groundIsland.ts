@@ -16,19 +16,19 @@ function nearestPair(
   island: readonly NodeSheet[],
   tied: readonly NodeSheet[],
 ): [GroundPart, GroundPart] | undefined {
-  const cost = ([a, b]: [GroundPart, GroundPart]): number => {
+  const cost = (a: GroundPart, b: GroundPart): number => {
     const metres = apartM(a.place, b.place);
     // Electrode to electrode where there are two; else to a bar.
     const liked = isElectrode(a) && isElectrode(b) ? ELECTRODES_LIKED_M : isBar(b) ? BAR_LIKED_M : 0;
     return (Number.isFinite(metres) ? metres : 1e6) - liked;
   };
-  return island
-    .filter(isToBeTied)
-    .flatMap((a) => tied.map((b): [GroundPart, GroundPart] => [a, b]))
-    .reduce<[GroundPart, GroundPart] | undefined>(
-      (best, pair) => (best && cost(best) <= cost(pair) ? best : pair),
-      undefined,
-    );
+  let [best, least]: [[GroundPart, GroundPart] | undefined, number] = [undefined, Infinity];
+  for (const a of island.filter(isToBeTied))
+    for (const b of tied) {
+      const costs = cost(a, b);
+      if (costs < least) [best, least] = [[a, b], costs];
+    }
+  return best;
 }
 
 /** Parts which are not tied to the one system: one with an electrode of its own is a second ground, the most dangerous of all. */
