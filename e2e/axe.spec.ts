@@ -53,6 +53,7 @@ const screens: [name: string, path: string][] = [
   ['rehearse', `${demo.vhf}/rehearse`],
   ['route', `${demo.vhf}/route`],
   ['ground', `${demo.hf}/ground`],
+  ['tube card', `${demo.uhf}/ground/tube/arrester`],
   ['seal', `${demo.vhf}/seal`],
   ['hand over', `${demo.vhf}/handover`],
 ];

@@ -44,6 +44,7 @@ const MatchScreen = screen(() => import('./screens/match/MatchScreen.js'), 'Matc
 const ProveScreen = screen(() => import('./screens/prove/ProveScreen.js'), 'ProveScreen');
 const RehearseScreen = screen(() => import('./screens/rehearse/RehearseScreen.js'), 'RehearseScreen');
 const RouteScreen = screen(() => import('./screens/route/RouteScreen.js'), 'RouteScreen');
+const TubeScreen = screen(() => import('./screens/ground/TubeScreen.js'), 'TubeScreen');
 const GroundScreen = screen(() => import('./screens/ground/GroundScreen.js'), 'GroundScreen');
 const GroundSiteScreen = screen(
   () => import('./screens/site/ground/GroundSiteScreen.js'),
@@ -119,6 +120,7 @@ export function App(): ReactNode {
               <Route path="rehearse" element={<RehearseScreen />} />
               <Route path="route" element={<RouteScreen />} />
               <Route path="ground" element={<GroundScreen />} />
+              <Route path="ground/tube/:pieceId" element={<TubeScreen />} />
               <Route path="seal" element={<SealScreen />} />
               <Route path="handover" element={<HandoverScreen />} />
             </Route>

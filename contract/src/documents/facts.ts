@@ -7,8 +7,9 @@ import type {
   PowerStep as PowerStepOf,
   RunReadingId,
   TrimRecord as TrimRecordOf,
+  TubeReason,
 } from '@kobran/core';
-import { endWorks, runReadingIds } from '@kobran/core';
+import { endWorks, gasTubeVolts, runReadingIds, tubeReasons } from '@kobran/core';
 import { Type, type ClassConstructor } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -156,6 +157,12 @@ class InstalledFact extends SignedFact {
   @IsOptional() @IsPart() @Type(() => InWay) way?: InWay;
 }
 
+class TubeCheckedFact extends PieceFact {
+  @IsIn(tubeReasons) reason!: TubeReason;
+  @IsIn(['sound', 'damaged']) found!: 'sound' | 'damaged';
+  @IsOptional() @IsIn(gasTubeVolts) newV?: number;
+}
+
 class NoteFact extends SignedFact {
   @IsString() @MaxLength(90) about!: string;
   @IsString() @Length(1, 500) text!: string;
@@ -176,6 +183,7 @@ export const factRules: Record<FactKindId, ClassConstructor<SignedFact>> = {
   'run reading': RunReadingFact,
   installed: InstalledFact,
   grounded: SignedFact,
+  'tube checked': TubeCheckedFact,
   sealed: SealedFact,
   'handed over': HandedOverFact,
   note: NoteFact,

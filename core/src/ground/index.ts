@@ -6,3 +6,4 @@ export {
   lowestFiringV,
   type TubeChoice,
 } from './tube.js';
+export { tubeSteps, type TubeStep } from './tubeCard.js';

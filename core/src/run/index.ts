@@ -47,6 +47,8 @@ export { factAbout, factsOf, isCut, isEndMade, latestReading, newest, noFacts } 
 export { aboutOf, factKinds, factText } from './facts/kinds.js';
 export type { Fact, FactBody, FactKindId, FactOf, Facts } from './facts/kinds.js';
 export { endWorks, type EndRecord, type EndWork, type PieceOfBatch } from './facts/endRecord.js';
+export { tubeReasons, type TubeReason } from './facts/tubeChecked.js';
+export { tubeHistory, type TubeHistory } from './facts/tubeHistory.js';
 export { runReadingIds, type RunReadingId } from './facts/runReading.js';
 export { readingValue, type ReadingTaken } from './facts/reading.js';
 export type { TrimRecord } from './facts/trimmed.js';

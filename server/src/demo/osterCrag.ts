@@ -9,7 +9,7 @@ import {
   type Design,
   type FactOf,
 } from '@kobran/core';
-import { nothingYet, on, type DemoJob } from './demoJob.js';
+import { on, type DemoJob } from './demoJob.js';
 import { feeder, feederId, osterCragSite } from './osterCragSite.js';
 
 /** A drum of cable whose velocity factor the crew has learned from pieces of it. */
@@ -89,6 +89,20 @@ export const osterCrag: DemoJob = {
       design: lowerLeg,
       facts: trims.filter(({ pieceId }) => pieceId === 'lower-leg'),
     },
-    { id: feederId, design: feeder, facts: nothingYet },
+    {
+      id: feederId,
+      design: feeder,
+      facts: [
+        {
+          id: '0d7c4a10-0000-4000-8000-000000000021',
+          kind: 'tube checked',
+          pieceId: 'arrester',
+          reason: 'after a strike near by',
+          found: 'damaged',
+          by: 'Hedra',
+          at: on(9, 15),
+        },
+      ],
+    },
   ],
 };

@@ -61,6 +61,11 @@ const examples: [FactBody, about: string, words: RegExp][] = [
   [{ kind: 'installed' }, '', /legs/],
   [{ kind: 'grounded' }, '', /ground rod/],
   [
+    { kind: 'tube checked', pieceId: 'arrester', reason: 'poor SWR', found: 'damaged', newV: 350 },
+    'arrester',
+    /^poor SWR: damaged, new 350 V tube and gasket fitted$/,
+  ],
+  [
     { kind: 'sealed', jointId: 'main>antenna', passes: 2 },
     'main>antenna',
     /2 passes of rubber and a UV layer/,

@@ -15,6 +15,7 @@ import { reading } from './reading.js';
 import { runReading } from './runReading.js';
 import { sealed } from './sealed.js';
 import { shrinkFitted } from './shrinkFitted.js';
+import { tubeChecked } from './tubeChecked.js';
 import { trimmed } from './trimmed.js';
 
 /** Every kind of fact: a new one is a file and a line here. */
@@ -32,6 +33,7 @@ const kinds = [
   powerStep,
   installed,
   grounded,
+  tubeChecked,
   sealed,
   handedOver,
   note,

@@ -23,6 +23,7 @@ import { saltAir } from './saltAir.js';
 import { seriesFrequency } from './seriesFrequency.js';
 import { seventyFive } from './seventyFive.js';
 import { tooManyJoints } from './tooManyJoints.js';
+import { tubeDamaged } from './tubeDamaged.js';
 import { unsealedJoint } from './unsealedJoint.js';
 import { wornPort } from './wornPort.js';
 
@@ -41,6 +42,7 @@ export const snagRules: SnagRule[] = [
   tooManyJoints,
   arresterMissing,
   arresterFit,
+  tubeDamaged,
   deviceFit,
   jacket,
   saltAir,

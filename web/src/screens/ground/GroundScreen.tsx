@@ -1,15 +1,18 @@
 import {
   arrestersOf,
+  entry,
   formatPower,
   gasTubeVolts,
   highestFiringV,
   lowestFiringV,
   stageHeadline,
+  tubeHistory,
   type Arrester,
   type TubeChoice,
 } from '@kobran/core';
 import { scaleLog } from 'd3';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { useWidth } from '../../ui/useWidth.js';
 import { usePreferences, useWords } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
@@ -17,6 +20,8 @@ import { FigureText } from '../../ui/FigureText.js';
 import { Caution, StagePage } from '../../ui/StagePage.js';
 import { SnagDetail } from '../../frame/SnagDetail.js';
 import { DoneButton } from '../../frame/DoneButton.js';
+import { useCatalog } from '../../store/Shop.js';
+import { sayDay } from '../../ui/dates.js';
 import { GroundStrand } from './GroundStrand.js';
 
 /** The arrester of the run: which tube, does it pass direct current, and is it grounded. */
@@ -61,6 +66,7 @@ export function GroundScreen(): ReactNode {
         .map((snag) => (
           <SnagDetail key={snag.id} snag={snag} />
         ))}
+      <Tubes />
       {arrester && (
         <>
           {place && place.ground.nodes.length > 0 ? (
@@ -85,6 +91,35 @@ export function GroundScreen(): ReactNode {
         </>
       )}
     </StagePage>
+  );
+}
+
+/** Each tube that can be changed: when it was looked at, and the way to its card. */
+function Tubes(): ReactNode {
+  const { editor, facts } = useOpenRun();
+  const catalog = useCatalog();
+  const tubes = arrestersOf(editor.design).filter(
+    ({ arrester }) => entry(catalog.arresters, arrester).tubeChangeable,
+  );
+  if (tubes.length === 0) return null;
+  return (
+    <ul className="mt-3" aria-label="Tubes">
+      {tubes.map(({ id, tubeV }) => {
+        const { last, strikes } = tubeHistory(facts, id);
+        return (
+          <li key={id} className="flex flex-wrap items-center gap-x-4 gap-y-2">
+            <Link className="button" to={`tube/${id}`}>
+              Open the tube card
+            </Link>
+            <span>
+              {tubeV} V tube,{' '}
+              {last ? `looked at ${sayDay(last.at)}: ${last.found}` : 'not looked at since it was fitted'}
+              {strikes > 0 && `, ${strikes} ${strikes === 1 ? 'strike' : 'strikes'} near by`}
+            </span>
+          </li>
+        );
+      })}
+    </ul>
   );
 }
 
