@@ -9,6 +9,13 @@ export {
 export type { CatalogFile } from './documents/catalogFile.js';
 export { factRules } from './documents/facts.js';
 export { JOB_FILE_SCHEMA, JobFile, JobFileRun, TraceInFile, upgradeJobFile } from './documents/jobFile.js';
+export {
+  MAX_PICTURE_BYTES,
+  Picture,
+  PictureInFile,
+  pictureTypes,
+  type PictureType,
+} from './documents/picture.js';
 export { Practice as PracticeRules } from './documents/practice.js';
 export { problemsOf, readAs } from './documents/readAs.js';
 export { upgradedFact } from './documents/upgradeFacts.js';

@@ -1,3 +1,4 @@
+import type { Picture } from './documents/picture.js';
 import type { BenchHands } from './documents/bench.js';
 import type { JobFile } from './documents/jobFile.js';
 import type {
@@ -97,6 +98,7 @@ interface Bodies {
   ImportShop: ImportShop;
   JobFile: JobFile;
   KeepProgress: KeepProgress;
+  Picture: Picture;
   PutOnBench: PutOnBench;
   PutShopEntry: PutShopEntry;
   ReadPower: ReadPower;
@@ -128,6 +130,7 @@ const put = route('PUT', 200);
 const make = route('POST', 201);
 const ask = route('POST', 200);
 const keep = route('POST', 204)<void>();
+const keepAt = route('PUT', 204)<void>();
 const remove = route('DELETE', 204)<void>();
 
 /** Facts have a shape of their own for each kind: `readFact` checks them, and no class stands for all. */
@@ -186,6 +189,12 @@ export const routes = {
     'Replace the place of a job together with the runs which lie in it, all or nothing; 409 when one of them is not current',
     'PutOnSite',
   ),
+  putPicture: keepAt(
+    '/api/jobs/:id/pictures/:pictureId',
+    'Keep a picture of a job under a new id; the same again changes nothing',
+    'Picture',
+  ),
+  readPicture: get<Blob>()('/api/jobs/:id/pictures/:pictureId', 'A picture of a job as a file'),
   removeJob: remove('/api/jobs/:id', 'Delete a job; it can be restored'),
   restoreJob: ask<JobDocument>()('/api/jobs/:id/restore', 'Restore a deleted job'),
   exportJob: get<JobFile>()('/api/jobs/:id/file', 'The whole job as one JSON file'),

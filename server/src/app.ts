@@ -25,6 +25,7 @@ import { InstrumentsModule } from './instruments/instruments.module.js';
 import { PLACES } from './places.js';
 import { JobsModule } from './jobs/jobs.module.js';
 import { serveOpenApi } from './openapi.js';
+import { PicturesModule } from './pictures/pictures.module.js';
 import { PracticeModule } from './practice/practice.module.js';
 import { ProgressModule } from './progress/progress.module.js';
 import { ReportsModule } from './reports/reports.module.js';
@@ -59,6 +60,7 @@ class AppModule {
         HealthModule,
         InstrumentsModule,
         JobsModule,
+        PicturesModule,
         PracticeModule,
         ProgressModule,
         ReportsModule,

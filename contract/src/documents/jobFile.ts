@@ -14,6 +14,7 @@ import {
 } from 'class-validator';
 import { AddTrace, ShopFileEntry } from '../requests.js';
 import { IsMoment } from './kept.js';
+import { PictureInFile } from './picture.js';
 import { Practice } from './practice.js';
 import { factOfLogEntry, factOfReading } from './upgradeFacts.js';
 import { AreParts, IsPart } from './parts.js';
@@ -49,6 +50,8 @@ export class JobFile {
   @IsPart() @Type(() => Practice) practice!: Practice;
   /** Points and ways, read by `readSite`; jobs without a drawn place have none. */
   @IsOptional() @IsObject() place?: object;
+  /** Pictures which the place names. */
+  @IsOptional() @IsArray() @ArrayMaxSize(4) @AreParts() @Type(() => PictureInFile) pictures?: PictureInFile[];
   /** Own catalogue entries which the designs name, so that the file stands by itself. */
   @IsOptional()
   @IsArray()

@@ -2,12 +2,15 @@ import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayMinSize,
   IsArray,
   IsBoolean,
   IsIn,
+  IsInt,
   IsNumber,
   IsOptional,
   IsString,
+  IsUUID,
   Length,
   Matches,
   Max,
@@ -97,9 +100,24 @@ export class Origin implements core.Origin {
   @IsNumber(number) @Min(-180) @Max(180) lonDeg!: number;
 }
 
-export class Site implements Omit<core.Site, 'ground'> {
+export class KnownPlace implements core.KnownPlace {
+  @IsNumber(number) @Min(-1e5) @Max(1e5) xPx!: number;
+  @IsNumber(number) @Min(-1e5) @Max(1e5) yPx!: number;
+  @IsNumber(number) @Min(-100_000) @Max(100_000) xM!: number;
+  @IsNumber(number) @Min(-100_000) @Max(100_000) yM!: number;
+}
+
+export class PlanPicture implements Omit<core.PlanPicture, 'places'> {
+  @IsUUID() id!: string;
+  @IsInt() @Min(1) @Max(20_000) widthPx!: number;
+  @IsInt() @Min(1) @Max(20_000) heightPx!: number;
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @AreParts() @Type(() => KnownPlace) places!: KnownPlace[];
+}
+
+export class Site implements Omit<core.Site, 'ground' | 'picture'> {
   @IsIn([SITE_SCHEMA], { message: `schema must be “${SITE_SCHEMA}”` }) schema!: string;
   @IsOptional() @IsPart() @Type(() => Origin) origin?: Origin;
+  @IsOptional() @IsPart() @Type(() => PlanPicture) picture?: PlanPicture;
   @IsArray() @ArrayMaxSize(MAX_POINTS) @AreParts() @Type(() => SitePoint) points!: SitePoint[];
   @IsArray() @ArrayMaxSize(MAX_WAYS) @AreParts() @Type(() => Way) ways!: Way[];
   @IsPart() @Type(() => Ground) ground!: Ground;

@@ -1,6 +1,6 @@
 import { and, eq, inArray, type SQL } from 'drizzle-orm';
 import type { Database } from './drivers.js';
-import { facts, jobs, runs, traces } from './schema.js';
+import { facts, jobs, pictures, runs, traces } from './schema.js';
 
 /** Takes away what is left of an import that did not come to its end: nobody has seen any of it. */
 export async function forgetArriving(db: Database, which?: SQL): Promise<void> {
@@ -13,6 +13,7 @@ export async function forgetArriving(db: Database, which?: SQL): Promise<void> {
     await tx.delete(traces).where(inArray(traces.runId, theirs));
     await tx.delete(facts).where(inArray(facts.runId, theirs));
     await tx.delete(runs).where(inArray(runs.jobId, gone));
+    await tx.delete(pictures).where(inArray(pictures.jobId, gone));
     await tx.delete(jobs).where(and(eq(jobs.arriving, true), which));
   });
 }

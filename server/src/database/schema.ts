@@ -1,3 +1,4 @@
+import type { PictureType } from '@kobran/contract';
 import type { FactKindId, InstrumentKind, ShopKind } from '@kobran/core';
 import { sql, type AnyColumn, type SQL } from 'drizzle-orm';
 import {
@@ -121,6 +122,20 @@ export const traces = pgTable(
       .on(table.runId, table.pieceId)
       .where(sql`${table.birth} and ${table.deletedAt} is null`),
   ],
+);
+
+/** Pictures of a job: they never change, another one has another id. */
+export const pictures = pgTable(
+  'pictures',
+  {
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => jobs.id),
+    id: uuid('id').notNull(),
+    type: text('type').$type<PictureType>().notNull(),
+    bytes: bytes('bytes').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.jobId, table.id] })],
 );
 
 /** What the shop adds to the catalogue, and what lies on its shelf. */

@@ -20,7 +20,7 @@ export const problem = (status: number, text: ProblemText): ProblemException =>
   new ProblemException(status, text);
 
 export const notFound = (
-  what: 'job' | 'run' | 'entry' | 'card' | 'assembly' | 'trace' | 'instrument' | 'backup',
+  what: 'job' | 'run' | 'entry' | 'card' | 'assembly' | 'trace' | 'instrument' | 'backup' | 'picture',
   id: string,
 ): ProblemException =>
   problem(404, {

@@ -13,6 +13,7 @@ const limits: [path: RegExp, limit: string][] = [
   [/^\/api\/(jobs|runs)\/[^/]+(\/(runs|site))?$/, '1mb'],
   [/^\/api\/jobs\/[^/]+\/site\/runs$/, '4mb'],
   [/^\/api\/cuttings$/, '1mb'],
+  [/^\/api\/jobs\/[^/]+\/pictures\/[^/]+$/, '3mb'],
 ];
 
 /** Reads the JSON of a request within its limit, and refuses what could not be kept. */

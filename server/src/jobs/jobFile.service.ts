@@ -1,5 +1,5 @@
 import { JOB_FILE_SCHEMA, type JobDocument, type JobFile } from '@kobran/contract';
-import { renameRuns, runInFile, type Design, type Fact } from '@kobran/core';
+import { renameRuns, runInFile, type Design, type Fact, type Site } from '@kobran/core';
 import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { eq } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
@@ -10,6 +10,7 @@ import { invalid, problem } from '../errors/problem.js';
 import { FactsService } from '../facts/facts.service.js';
 import { concerns, ShopService } from '../shop/shop.service.js';
 import { now } from '../store/moment.js';
+import { PicturesService } from '../pictures/pictures.service.js';
 import { TracesService } from '../traces/traces.service.js';
 import { background } from '../work/background.js';
 import { forgetArriving } from '../database/arriving.js';
@@ -30,6 +31,7 @@ export class JobFileService implements OnModuleDestroy {
     @Inject(JobsService) private readonly jobsService: JobsService,
     @Inject(ShopService) private readonly shop: ShopService,
     @Inject(TracesService) private readonly traces: TracesService,
+    @Inject(PicturesService) private readonly pictures: PicturesService,
     @Inject(FactsService) private readonly facts: FactsService,
   ) {}
 
@@ -49,6 +51,7 @@ export class JobFileService implements OnModuleDestroy {
       ...(place
         ? { place: renameRuns(place.site, new Map(documents.map(({ id }, k) => [id, runInFile(k)]))) }
         : {}),
+      ...(await this.picturesOf(jobId, place?.site)),
       ...(await this.ownEntries(documents.map(({ design }) => design))),
     };
     const { traces: kept, writers } = this;
@@ -76,7 +79,7 @@ export class JobFileService implements OnModuleDestroy {
     const { entries } = await this.shop.read();
     return readInBackground(this.threads, chunks, entries, async (read) => {
       if (!read.ok) throw invalid(read.problems);
-      const { name, site, practice, place, brought } = read.head;
+      const { name, site, practice, place, pictures, brought } = read.head;
       const ids = read.runs.map(() => randomUUID());
       const named = new Map(ids.map((runId, k) => [runInFile(k), runId]));
       const begun = await this.db
@@ -94,6 +97,7 @@ export class JobFileService implements OnModuleDestroy {
         .returning({ id: jobs.id });
       if (begun.length === 0) return this.arrived(id);
       try {
+        await this.pictures.putAll(id, pictures);
         await this.putRuns(id, ids, read);
         await this.db.transaction(async (tx) => {
           await this.shop.addMissing(brought, tx);
@@ -145,6 +149,12 @@ export class JobFileService implements OnModuleDestroy {
         remedy: 'Wait until it is done.',
       });
     return this.jobsService.read(id);
+  }
+
+  /** The pictures which the place names; left out when there are none. */
+  private async picturesOf(jobId: string, site: Site | undefined): Promise<Pick<JobFile, 'pictures'>> {
+    const pictures = await this.pictures.named(jobId, site?.picture ? [site.picture.id] : []);
+    return pictures.length > 0 ? { pictures } : {};
   }
 
   /** The shop’s own entries which decide what is said of these designs; left out when there are none. */

@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { PicturesModule } from '../pictures/pictures.module.js';
 import { PracticeModule } from '../practice/practice.module.js';
 import { RunsModule } from '../runs/runs.module.js';
 import { ShopModule } from '../shop/shop.module.js';
@@ -9,7 +10,7 @@ import { JobsController } from './jobs.controller.js';
 import { JobsService } from './jobs.service.js';
 
 @Module({
-  imports: [RunsModule, PracticeModule, ShopModule, TracesModule],
+  imports: [RunsModule, PicturesModule, PracticeModule, ShopModule, TracesModule],
   controllers: [JobFileController, JobsController],
   providers: [JobsService, JobFileService],
 })

@@ -1,6 +1,7 @@
 import {
   JobFile,
   type JobFileRun,
+  type PictureInFile,
   readAs,
   readDesign,
   readFact,
@@ -21,6 +22,7 @@ import {
   type ShopEntry,
   type Site,
 } from '@kobran/core';
+import { pictureFault } from '../pictures/pictureFault.js';
 import { faultOf } from '../store/keepable.js';
 import { apart, packed } from '../store/samples.js';
 import { traceProblem } from '../store/traceProblem.js';
@@ -45,6 +47,7 @@ export interface ReadJob {
   site: string;
   practice: Practice;
   place?: Site;
+  pictures: PictureInFile[];
   brought: ShopEntry[];
   runs: ReadRun[];
 }
@@ -129,7 +132,11 @@ export async function readJobFile(
     complaints.add(file.problems);
     return { ok: false, problems };
   }
-  const { name, site, practice, place, catalog: own = [], runs } = file.value;
+  const { name, site, practice, place, pictures = [], catalog: own = [], runs } = file.value;
+  for (const [k, picture] of pictures.entries()) {
+    const wrong = pictureFault(picture, `pictures[${k}].`);
+    if (wrong) complaints.add([wrong]);
+  }
   const drawn = place && readSite(place);
   if (drawn && !drawn.ok) complaints.add(drawn.problems, 'place.');
   const brought = own.flatMap(({ kind, data }, k): ShopEntry[] => {
@@ -152,6 +159,7 @@ export async function readJobFile(
       site,
       practice: plain(practice),
       ...(drawn?.ok ? { place: drawn.site } : {}),
+      pictures: plain(pictures),
       brought,
       runs: kept.flat(),
     },

@@ -1,5 +1,6 @@
 import type { Problem } from '../../quantity/index.js';
 import { checkGround, twice } from './checkGround.js';
+import { checkPicture } from './planPicture.js';
 import type { Site } from './site.js';
 
 /** What a site names that it does not have, and names it has twice. */
@@ -7,6 +8,7 @@ export function checkSite(site: Site): Problem[] {
   const { points, ways } = site;
   const known = new Set(points.map(({ id }) => id));
   return [
+    ...(site.picture ? checkPicture(site.picture) : []),
     ...twice(points, 'point', 'points'),
     ...twice(ways, 'way', 'ways'),
     ...ways.flatMap(({ name, from, to }, k): Problem[] => [

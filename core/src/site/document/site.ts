@@ -1,4 +1,5 @@
 import type { LegKind } from '../../route/index.js';
+import type { PlanPicture } from './planPicture.js';
 import { emptyGround, type Ground } from './ground.js';
 
 /** The document a crew edits: the place its runs share. SI units; x to the east, y to the north, z up from the ground at the entry. */
@@ -114,6 +115,8 @@ export interface Site {
   schema: string;
   /** For maps; not stated, the site is in metres of its own. */
   origin?: Origin;
+  /** Under the plan. */
+  picture?: PlanPicture;
   points: SitePoint[];
   ways: Way[];
   ground: Ground;

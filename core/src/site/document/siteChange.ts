@@ -1,4 +1,5 @@
 import type { Bond, Ground, GroundNode, GroundReading } from './ground.js';
+import type { PlanPicture } from './planPicture.js';
 import type { Site, SitePoint, Way } from './site.js';
 
 /** One change of a site: what remedies apply and what undo takes back. Plain data. */
@@ -14,6 +15,7 @@ export type SiteChange =
   | { op: 'put reading'; reading: GroundReading }
   | { op: 'remove reading'; id: string }
   | { op: 'set ground'; ground: Partial<Omit<Ground, 'nodes' | 'bonds' | 'readings'>> }
+  | { op: 'set picture'; picture: PlanPicture | undefined }
   | { op: 'set site'; site: Site };
 
 const put = <T extends { id: string }>(all: readonly T[], one: T): T[] =>
@@ -41,6 +43,10 @@ export function applySiteChange(site: Site, change: SiteChange): Site {
       return { ...site, ways: put(site.ways, change.way) };
     case 'remove way':
       return { ...site, ways: without(site.ways, ({ id }) => id === change.id) };
+    case 'set picture': {
+      const { picture: _, ...rest } = site;
+      return change.picture ? { ...rest, picture: change.picture } : rest;
+    }
     case 'set site':
       return change.site;
     case 'put node':
