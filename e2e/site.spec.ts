@@ -364,3 +364,53 @@ test('the tube card on a phone: damaged stops the run, a new tube frees it and i
   await expect(card.getByText(/is damaged/)).toHaveCount(0);
   await expect(card.getByRole('list', { name: 'Tubes' })).toContainText('90 V tube, looked at');
 });
+
+test('a picture lies under the plan, scaled by two places; what is no picture is told', async ({
+  page,
+  site,
+}) => {
+  const { job } = await site('uhf');
+  await page.goto(`/jobs/${job.id}/site`);
+  await page.getByRole('button', { name: 'Files' }).click();
+  await page.getByRole('menuitem', { name: 'Picture under the plan' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Picture under the plan' });
+  const choose = (name: string, buffer: Buffer) =>
+    dialog.locator('input[type=file]').setInputFiles({ name, mimeType: 'image/png', buffer });
+  await choose('plan.png', Buffer.from('no picture at all'));
+  await expect(page.getByText('plan.png is no picture this browser can read')).toBeVisible();
+  // Drawn by the browser itself: 400 by 200 px.
+  const drawn = await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(400, 200);
+    canvas.getContext('2d')?.fillRect(40, 40, 300, 100);
+    return [...new Uint8Array(await (await canvas.convertToBlob()).arrayBuffer())];
+  });
+  await choose('plan.png', Buffer.from(drawn));
+  const a = dialog.getByRole('button', { name: /^Mark A/ });
+  await expect(a).toHaveAccessibleName('Mark A, 40 px across, 100 px down. Arrows move it.');
+  await dialog
+    .getByRole('group', { name: 'Mark A is at' })
+    .getByLabel('Point')
+    .selectOption({ label: 'Entry box' });
+  const b = dialog.getByRole('group', { name: 'Mark B is at' });
+  await b.getByLabel('Point').selectOption({ label: 'Entry box' });
+  await expect(dialog.getByText('lie on each other')).toBeVisible();
+  await b.getByLabel('Point').selectOption({ label: 'Mast foot' });
+  await a.press('ArrowLeft');
+  await page.keyboard.press('Escape');
+  await saved(page);
+  await page.reload();
+  const plan = page.getByRole('figure', { name: 'Plan, from above' });
+  await expect(plan.locator('image')).toBeVisible();
+  // 321 px of the picture lie between both marks, and both marks on their points.
+  const pxOfPicture = await plan.locator('image').evaluate((image: SVGImageElement) => {
+    const { a: re, b: im } = image.transform.baseVal.getItem(0).matrix;
+    return Math.hypot(re, im);
+  });
+  const middle = (name: RegExp): Promise<[number, number]> =>
+    plan.getByRole('button', { name }).evaluate((mark: SVGGElement) => {
+      const { e: x, f: y } = mark.transform.baseVal.getItem(0).matrix;
+      return [x, y];
+    });
+  const [[x1, y1], [x2, y2]] = [await middle(/^Entry box/), await middle(/^Mast foot/)];
+  expect(pxOfPicture * 321).toBeCloseTo(Math.hypot(x2 - x1, y2 - y1), 1);
+});

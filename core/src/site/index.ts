@@ -83,5 +83,5 @@ export {
   type Stretch,
 } from './way/path.js';
 export { FRICTION, pullAlong, pullLimit, weightNPerM, type Pull } from './way/pull.js';
-export { pictureToPlan } from './document/planPicture.js';
+export { checkPicture, pictureToPlan } from './document/planPicture.js';
 export type { KnownPlace, PictureToPlan, PlanPicture } from './document/planPicture.js';

@@ -93,6 +93,7 @@ function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | und
             <>
               <div ref={drawings}>
                 <SiteDrawings
+                  jobId={job.id}
                   site={site}
                   sheet={sheet}
                   runs={runs}

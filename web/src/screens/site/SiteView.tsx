@@ -12,6 +12,7 @@ import { usePreferences } from '../../ui/Preferences.js';
 import { SnagMark } from '../../ui/SnagMark.js';
 import { useWidth } from '../../ui/useWidth.js';
 import { placeLabels } from './labels.js';
+import { PlanImage } from './PlanImage.js';
 import { nameIn, PointMark, textWidth } from './PointMark.js';
 import type { Pointed } from './pointing.js';
 import { Ground, PointedMark, WayStrands } from './WayStrands.js';
@@ -29,6 +30,7 @@ import {
 } from './projection.js';
 
 export interface DrawingProps {
+  jobId: string;
   site: Site;
   sheet: SiteSheet;
   selected: string | undefined;
@@ -52,6 +54,7 @@ const arrows: Record<string, [across: number, up: number]> = {
 export function SiteView({
   view,
   title,
+  jobId,
   site,
   sheet,
   choice,
@@ -141,6 +144,9 @@ export function SiteView({
           onKeyDown={zoom.onKeyDown}
           onPointerLeave={() => onPoint(undefined)}
         >
+          {view.name === 'plan' && site.picture && (
+            <PlanImage jobId={jobId} picture={site.picture} projection={projection} />
+          )}
           {view.name !== 'plan' && <Ground projection={projection} width={width} />}
           {sheet.ways.map((one) => (
             <WayStrands

@@ -18,6 +18,7 @@ import { usePreferences } from '../../../ui/Preferences.js';
 import { QuantityField } from '../../../ui/QuantityField.js';
 import { saveFile } from '../../../ui/saveFile.js';
 import { Window } from '../../../ui/Window.js';
+import { PlanPictureWindow } from '../picture/PlanPictureWindow.js';
 import { svgText } from './svgText.js';
 
 /** A plan is no larger; what is beyond it is something else. */
@@ -40,6 +41,7 @@ export function SiteFiles({
   const { units } = usePreferences();
   const picker = useRef<HTMLInputElement>(null);
   const [placing, setPlacing] = useState(false);
+  const [pictured, setPictured] = useState(false);
   const save = (text: string, name: string, type: string): void =>
     saveFile(text, `${job.name}, ${name}`, type);
   async function saveDxf(): Promise<void> {
@@ -108,6 +110,11 @@ export function SiteFiles({
             act: () => picker.current?.click(),
           },
           {
+            label: 'Picture under the plan',
+            hint: 'a photograph from above or a drawing, scaled by two places',
+            act: () => setPictured(true),
+          },
+          {
             label: 'Set the origin',
             hint: 'where east and north are 0, for maps',
             act: () => setPlacing(true),
@@ -126,6 +133,13 @@ export function SiteFiles({
           target.value = '';
           if (file) void importFile(file, site, change);
         }}
+      />
+      <PlanPictureWindow
+        jobId={job.id}
+        site={site}
+        change={change}
+        open={pictured}
+        onOpenChange={setPictured}
       />
       <Window title="Origin of the site" open={placing} onOpenChange={setPlacing}>
         <OriginFields

@@ -25,6 +25,8 @@ export function svgText(drawings: readonly SVGSVGElement[]): string {
       for (const name of carried) element.style.setProperty(name, style.getPropertyValue(name));
       element.removeAttribute('class');
     }
+    // The picture under the plan stays on the server: a file cannot lead there.
+    for (const image of copy.querySelectorAll('image')) image.remove();
     const { width, height } = drawing.getBoundingClientRect();
     copy.setAttribute('y', String(bottom));
     root.append(copy);
