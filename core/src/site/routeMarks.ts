@@ -49,36 +49,44 @@ export function routeMarks(
     way,
   });
   const marks = profile.bends.map(({ atM, degrees, way }) => mark('bend', atM, `${degrees}° bend`, way));
-  for (const [k, { way, fromM, cableToM, toM, reversed }] of profile.ways.entries()) {
-    const [first, last] = reversed ? [way.to, way.from] : [way.from, way.to];
-    const everyM = spacingIn(profile.ways[k], design, sheet, catalog);
-    if (everyM !== undefined)
-      for (let n = 1; n * everyM <= cableToM - fromM + 1e-9; n++)
-        marks.push(mark('support', fromM + n * everyM, `support in ${way.name}`, way.id));
-    const loops = design.route?.[k]?.slack ?? [];
-    if (toM > cableToM + 1e-9)
-      marks.push(mark('loop', cableToM, loops.map(({ cause }) => cause).join(', ') || 'slack', way.id));
-    for (const [id, atM] of [
-      [first, fromM],
-      [last, cableToM],
-    ] as const) {
-      const point = pointOf(site, id);
-      const isNew = !marks.some(({ kind, what }) => kind === 'box' && what === point.name);
-      if (boxes.includes(point.kind) && isNew) marks.push(mark('box', atM, point.name, way.id));
-      for (const { name, kit, point: at } of site.ground.nodes)
-        if (
-          kit?.run === runId &&
-          at === id &&
-          !marks.some(({ kind, what }) => kind === 'ground kit' && what === name)
-        )
-          marks.push(mark('ground kit', atM, name, way.id));
-    }
+  for (const [k, lies] of profile.ways.entries()) {
+    const { way, fromM, cableToM, toM } = lies;
+    const everyM = spacingIn(lies, design, sheet, catalog);
+    for (let n = 1; everyM !== undefined && n * everyM <= cableToM - fromM + 1e-9; n++)
+      marks.push(mark('support', fromM + n * everyM, `support in ${way.name}`, way.id));
+    const causes = (design.route?.[k]?.slack ?? []).map(({ cause }) => cause);
+    if (toM > cableToM + 1e-9) marks.push(mark('loop', cableToM, causes.join(', ') || 'slack', way.id));
+    for (const { kind, what, atM } of atPoints(lies, site, runId))
+      if (!marks.some((one) => one.kind === kind && one.what === what))
+        marks.push(mark(kind, atM, what, way.id));
   }
   for (const { jointId, name } of sheet.wraps) {
     const joint = sheet.joints.find(({ id }) => id === jointId);
     if (joint) marks.push(mark('seal', joint.atM, `seal of ${name}`));
   }
   return marks.sort((x, y) => x.atM - y.atM);
+}
+
+/** Boxes, and ground kits of this run, at both ends of a way. */
+function atPoints(
+  { way, fromM, cableToM, reversed }: HeightProfile['ways'][number],
+  site: Site,
+  runId: string,
+): Pick<RouteMark, 'kind' | 'what' | 'atM'>[] {
+  const [first, last] = reversed ? [way.to, way.from] : [way.from, way.to];
+  const ends = [
+    [first, fromM],
+    [last, cableToM],
+  ] as const;
+  return ends.flatMap(([id, atM]) => {
+    const { kind, name } = pointOf(site, id);
+    return [
+      ...(boxes.includes(kind) ? [{ kind: 'box' as const, what: name, atM }] : []),
+      ...site.ground.nodes
+        .filter(({ kit, point }) => kit?.run === runId && point === id)
+        .map((node) => ({ kind: 'ground kit' as const, what: node.name, atM })),
+    ];
+  });
 }
 
 /** Distance of supports of the cable which has most of a way, m. */

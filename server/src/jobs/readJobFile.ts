@@ -2,6 +2,7 @@ import {
   JobFile,
   type JobFileRun,
   type PictureInFile,
+  type ShopFileEntry,
   readAs,
   readDesign,
   readFact,
@@ -133,17 +134,10 @@ export async function readJobFile(
     return { ok: false, problems };
   }
   const { name, site, practice, place, pictures = [], catalog: own = [], runs } = file.value;
-  for (const [k, picture] of pictures.entries()) {
-    const wrong = pictureFault(picture, `pictures[${k}].`);
-    if (wrong) complaints.add([wrong]);
-  }
+  complaints.add(pictures.flatMap((picture, k) => pictureFault(picture, `pictures[${k}].`) ?? []));
   const drawn = place && readSite(place);
   if (drawn && !drawn.ok) complaints.add(drawn.problems, 'place.');
-  const brought = own.flatMap(({ kind, data }, k): ShopEntry[] => {
-    const read = readShopEntry(kind, data, `catalog[${k}].data`);
-    if (!read.ok) complaints.add(read.problems);
-    return read.ok ? [plain(read.entry)] : [];
-  });
+  const brought = checkedEntries(own, complaints);
   const known = withShop(withShop(catalog, shop), brought);
   const checked = runs.map((run, k) => checkedRun(run, k, known, complaints));
   if (problems.length > 0) return { ok: false, problems };
@@ -165,6 +159,13 @@ export async function readJobFile(
     },
   };
 }
+
+const checkedEntries = (own: readonly ShopFileEntry[], complaints: Complaints): ShopEntry[] =>
+  own.flatMap(({ kind, data }, k) => {
+    const read = readShopEntry(kind, data, `catalog[${k}].data`);
+    if (!read.ok) complaints.add(read.problems);
+    return read.ok ? [plain(read.entry)] : [];
+  });
 
 /** A run by the rules of designs and facts; nothing when it is complained of. */
 function checkedRun(

@@ -43,10 +43,8 @@ export function applySiteChange(site: Site, change: SiteChange): Site {
       return { ...site, ways: put(site.ways, change.way) };
     case 'remove way':
       return { ...site, ways: without(site.ways, ({ id }) => id === change.id) };
-    case 'set picture': {
-      const { picture: _, ...rest } = site;
-      return change.picture ? { ...rest, picture: change.picture } : rest;
-    }
+    case 'set picture':
+      return withPicture(site, change.picture);
     case 'set site':
       return change.site;
     case 'put node':
@@ -58,6 +56,10 @@ export function applySiteChange(site: Site, change: SiteChange): Site {
     case 'set ground':
       return { ...site, ground: groundWith(site.ground, change) };
   }
+}
+
+function withPicture({ picture: _, ...site }: Site, picture: PlanPicture | undefined): Site {
+  return picture ? { ...site, picture } : site;
 }
 
 const placeless = ({ point: _, ...node }: GroundNode): GroundNode => node;
