@@ -135,8 +135,7 @@ export async function readJobFile(
   }
   const { name, site, practice, place, pictures = [], catalog: own = [], runs } = file.value;
   complaints.add(pictures.flatMap((picture, k) => pictureFault(picture, `pictures[${k}].`) ?? []));
-  const drawn = place && readSite(place);
-  if (drawn && !drawn.ok) complaints.add(drawn.problems, 'place.');
+  const drawn = place && checkedPlace(place, complaints);
   const brought = checkedEntries(own, complaints);
   const known = withShop(withShop(catalog, shop), brought);
   const checked = runs.map((run, k) => checkedRun(run, k, known, complaints));
@@ -152,12 +151,18 @@ export async function readJobFile(
       name,
       site,
       practice: plain(practice),
-      ...(drawn?.ok ? { place: drawn.site } : {}),
+      ...(drawn ? { place: drawn } : {}),
       pictures: plain(pictures),
       brought,
       runs: kept.flat(),
     },
   };
+}
+
+function checkedPlace(place: object, complaints: Complaints): Site | undefined {
+  const read = readSite(place);
+  if (!read.ok) complaints.add(read.problems, 'place.');
+  return read.ok ? read.site : undefined;
 }
 
 const checkedEntries = (own: readonly ShopFileEntry[], complaints: Complaints): ShopEntry[] =>
