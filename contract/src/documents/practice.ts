@@ -9,7 +9,9 @@ import {
   IsOptional,
   IsString,
   Length,
+  Matches,
   Max,
+  MaxLength,
   Min,
 } from 'class-validator';
 import { Type } from 'class-transformer';
@@ -30,11 +32,37 @@ import {
   type UnbraidingSchool,
   type CauseId,
 } from '@kobran/core';
-import { AreParts } from './parts.js';
+import { ID, ID_MESSAGE } from './ids.js';
+import { AreParts, IsPart } from './parts.js';
 
 export class CausePrior implements core.CausePrior {
   @IsIn(causeIds) cause!: CauseId;
   @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0) @Max(1) share!: number;
+}
+
+const number = { allowNaN: false, allowInfinity: false };
+const IsMm2 = (): PropertyDecorator => (target, key) => {
+  IsNumber(number)(target, key);
+  Min(0.5)(target, key);
+  Max(1000)(target, key);
+};
+
+export class CopperMm2 implements Record<core.BondRole, number> {
+  @IsMm2() electrodes!: number;
+  @IsMm2() mast!: number;
+  @IsMm2() shield!: number;
+  @IsMm2() arrester!: number;
+  @IsMm2() equipment!: number;
+}
+
+export class CodeProfile implements core.CodeProfile {
+  @Matches(ID, { message: ID_MESSAGE }) id!: string;
+  @IsString() @Length(1, 80) name!: string;
+  @IsString() @MaxLength(40) edition!: string;
+  @IsString() @MaxLength(60) country!: string;
+  @IsString() @Length(1, 200) source!: string;
+  @IsPart() @Type(() => CopperMm2) copperMm2!: CopperMm2;
+  @IsNumber(number) @Min(0.1) @Max(10_000) earthOhm!: number;
 }
 
 export class Practice implements core.Practice {
@@ -68,4 +96,10 @@ export class Practice implements core.Practice {
   @AreParts()
   @Type(() => CausePrior)
   causePriors?: CausePrior[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(10)
+  @AreParts()
+  @Type(() => CodeProfile)
+  codeProfiles?: CodeProfile[];
 }

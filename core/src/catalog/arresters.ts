@@ -20,6 +20,8 @@ export interface Arrester {
   capacitanceF: number;
   lengthMm: number;
   studThread: string;
+  /** Surge it bears once, 8/20 µs, kA. */
+  impulseKa: number;
   source: string;
 }
 
@@ -86,6 +88,11 @@ const kindNames: Record<Arrester['kind'], string> = {
   'quarter-wave stub': 'Quarter-wave stub arrester',
 };
 
+/** Nominal of their kinds, from memory: tubes of 8 mm bear 20 kA, smaller ones 10 kA; a stub’s solid metal more. */
+const TUBE_KA = { large: 20, small: 10 };
+const STUB_KA = 50;
+const LARGE_FACES: readonly FaceCode[] = ['n-jack', 'uhf-jack', '7-16-jack'];
+
 function arrester({ face, note, ...own }: Nominal): Arrester {
   const name = faceName(faceOf(face));
   const stub = own.kind === 'quarter-wave stub';
@@ -101,6 +108,7 @@ function arrester({ face, note, ...own }: Nominal): Arrester {
     insertionLossDb: blocked ? 0.15 : 0.1,
     lengthMm: blocked ? 70 : face === 'uhf-jack' ? 64 : face === '7-16-jack' ? 90 : 62,
     studThread: '1/4-20',
+    impulseKa: stub ? STUB_KA : LARGE_FACES.includes(face) ? TUBE_KA.large : TUBE_KA.small,
     source: 'nominal of its kind, from memory',
   };
 }
@@ -109,6 +117,17 @@ export const arresters: Arrester[] = nominal.map(arrester);
 
 /** Gas tubes in common use, nominal DC sparkover in volts; tolerance 20 %. IEC 61643-311 and ITU-T K.12, from memory. */
 export const gasTubeVolts = [90, 150, 230, 350, 470, 600, 1000];
+
+/** How far the voltage climbs before a tube fires in a fast surge, 1 kV/µs, V. Typical; ITU-T K.12, from memory. */
+export const letThroughV: ReadonlyMap<number, number> = new Map([
+  [90, 600],
+  [150, 650],
+  [230, 700],
+  [350, 900],
+  [470, 1100],
+  [600, 1300],
+  [1000, 1900],
+]);
 
 /** A tube may fire this fraction below its nominal voltage. IEC 61643-311, from memory. */
 export const GAS_TUBE_TOLERANCE = 0.2;

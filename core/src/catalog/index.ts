@@ -50,7 +50,7 @@ export type { Part, PartDimensions, PinBore, Style, TrainItem } from './part.js'
 export { hexDiesMm, nominalSource, partOf, styleById } from './parts/index.js';
 export { adapterForms, isPlainAdapter, type Adapter, type AdapterForm } from './adapters.js';
 export { deviceKinds, directCurrents, usualDevice, type DeviceKind, type InlineDevice } from './device.js';
-export { GAS_TUBE_TOLERANCE, gasTubeVolts } from './arresters.js';
+export { GAS_TUBE_TOLERANCE, gasTubeVolts, letThroughV } from './arresters.js';
 export type { Arrester } from './arresters.js';
 export { tapes, type Tape } from './tapes.js';
 export * from './shop/index.js';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { gasTubeVolts } from '../catalog/index.js';
-import { chooseTube, lowestFiringV } from './index.js';
+import { chooseTube, highestFiringV, letThrough, lowestFiringV } from './index.js';
 
 describe('the tube for a run', () => {
   // Common practice, no source: a 100 W station uses the 200 W class, a 500 W amplifier the 2 kW class.
@@ -50,4 +50,12 @@ describe('the tube for a run', () => {
     expect(choice.tubeV).toBeUndefined();
     expect(choice.why).toContain('No standard tube');
   });
+});
+
+// What a tube is for: a surge climbs faster than it fires, so it lets through more than its own voltage; a higher one more.
+it('lets through more than it fires at, and a higher tube more than a lower one', () => {
+  const through = gasTubeVolts.map((volts) => letThrough(volts)?.value ?? 0);
+  gasTubeVolts.forEach((volts, k) => expect(through[k]).toBeGreaterThan(highestFiringV(volts)));
+  expect(through).toEqual(through.toSorted((x, y) => x - y));
+  expect(letThrough(200)).toBeUndefined();
 });

@@ -1,4 +1,4 @@
-import { GAS_TUBE_TOLERANCE, gasTubeVolts } from '../catalog/index.js';
+import { GAS_TUBE_TOLERANCE, gasTubeVolts, letThroughV } from '../catalog/index.js';
 import { peakVoltageFromNet } from '../line/index.js';
 import { figure, type Figure } from '../quantity/index.js';
 
@@ -53,4 +53,12 @@ export function chooseTube(peakEnvelopeW: number, z0Ohm: number, swr: number): T
         ? `No standard tube holds ${Math.round(neededV)} V: use a quarter-wave or filter type for the band, or less power.`
         : `${tubeV} V is the lowest standard tube whose lowest firing voltage, ${Math.round(firesAboveV)} V, is above ${Math.round(neededV)} V. A higher one has a higher let-through voltage.`,
   };
+}
+
+/** What a tube of this nominal voltage lets through before it fires, V; nothing for one that is no standard tube. */
+export function letThrough(tubeV: number): Figure | undefined {
+  const volts = letThroughV.get(tubeV);
+  return volts === undefined
+    ? undefined
+    : figure(volts, 'V', 'fast surge, 1 kV/µs; ITU-T K.12, typical, from memory', 0.2 * volts);
 }

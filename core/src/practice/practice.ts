@@ -1,3 +1,4 @@
+import type { CodeProfile } from '../ground/index.js';
 import type { TapeLap, TapeStretch } from '../seal/index.js';
 import type { CauseId, OhmMeter } from '../prove/index.js';
 import {
@@ -45,6 +46,8 @@ export interface Practice {
   crew?: string[];
   /** How common each cause is here; those not stated are as everywhere. */
   causePriors?: CausePrior[];
+  /** What the local code asks of ground conductors, where none of the shipped profiles is it. */
+  codeProfiles?: CodeProfile[];
 }
 
 export const defaultPractice: Practice = { cutSchool: 'exact', tapeStretch: 'a little', remakesPerEnd: 1 };

@@ -57,7 +57,6 @@ export type {
   Metal,
   Section,
 } from './document/ground.js';
-export { codeProfiles } from './ground/codeProfiles.js';
 export { MAX_BOND_OHM } from './ground/judgeBond.js';
 export { disconnectPlan } from './ground/disconnectPlan.js';
 export { strandOf } from './ground/strand.js';

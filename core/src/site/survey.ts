@@ -3,6 +3,7 @@ import { figure, formatResistance } from '../quantity/index.js';
 import { assembliesOf, type Assembly, type EndSheet } from '../run/index.js';
 import { isReversed, waysOf } from './chain.js';
 import type { Site, Way } from './document/site.js';
+import type { CodeProfile } from '../ground/index.js';
 import { groundSheet, type GroundSheet } from './ground/groundSheet.js';
 import type { RunOnSite, SiteSheet } from './sheet.js';
 import type { CableInWay, PullPlan, Supports, SurveyedRun, WaySheet } from './waySheet.js';
@@ -18,9 +19,15 @@ import { FRICTION, GRAVITY, pullAlong, pullLimit, weightNPerM } from './way/pull
  * The second hallway: a site and the sheets of its runs go in, the site’s sheet comes out. Pure, and the same in whichever order the runs come.
  *
  * @param site a site which has passed `readSite`
+ * @param own code profiles of the shop
  * @returns ways with what lies in them, what each run asks for, and problems
  */
-export function survey(site: Site, given: readonly SurveyedRun[], catalog: Catalog): SiteSheet {
+export function survey(
+  site: Site,
+  given: readonly SurveyedRun[],
+  catalog: Catalog,
+  own: readonly CodeProfile[] = [],
+): SiteSheet {
   const runs = given.toSorted((x, y) => (x.id < y.id ? -1 : 1));
   const byWay = new Map<string, CableInWay[]>();
   for (const run of runs)
@@ -28,7 +35,7 @@ export function survey(site: Site, given: readonly SurveyedRun[], catalog: Catal
       byWay.set(way, [...(byWay.get(way) ?? []), cable]);
   const ways = site.ways.map((way) => waySheet(site, way, byWay.get(way.id) ?? []));
   const onSites = runs.map(runOnSite);
-  const ground = groundSheet(site, ways, runs, catalog);
+  const ground = groundSheet(site, ways, runs, catalog, own);
   const snags = siteSnagsOf({ site, ways, runs: onSites, ground });
   return {
     headline: headlineOf(site, ways, snags),

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aGround, bond, groundedSite, groundOf, node, rod } from '../aGround.fixture.js';
 import { applySiteChange, checkSite, lightningLevels, metals } from '../index.js';
-import { bondRoles, codeProfiles, metalsClash, smallestMm2 } from './codeProfiles.js';
+import { bondRoles, codeProfiles } from '../../ground/index.js';
+import { metalsClash, smallestMm2 } from './metals.js';
 import { bondOhm, bondUh, roundWireUh, strapUh } from './conductor.js';
 import { islandsOf, pathsToEarth } from './connections.js';
 import { buriedWireOhm, electrodeOhm, plateOhm, ringOhm, rodOhm, rodsFactor } from './electrodes.js';
@@ -189,6 +190,8 @@ describe('the ground of a site', () => {
     expect(arrester?.path).toEqual(['mounted', 'bar-rod']);
     const [bar] = ground.bonds.filter(({ bond: { id } }) => id === 'bar-rod');
     expect(arrester?.volts?.value).toBeCloseTo(bar.first.value, 6);
+    // There is one arrester only: it stands highest.
+    expect(ground.highest).toEqual(arrester?.volts);
     const longer = groundOf(
       groundedSite(
         aGround({

@@ -3,7 +3,8 @@ import { figure, type Figure } from '../../quantity/index.js';
 import { areaMm2, type Bond, type GroundNode, type GroundReading } from '../document/ground.js';
 import type { Site } from '../document/site.js';
 import type { SurveyedRun, WaySheet } from '../waySheet.js';
-import { codeProfile, smallestMm2, type BondRole, type CodeProfile } from './codeProfiles.js';
+import { codeProfile, type BondRole, type CodeProfile } from '../../ground/index.js';
+import { smallestMm2 } from './metals.js';
 import { bondOhm, bondUh, SHARP_BEND_M } from './conductor.js';
 import { islandsOf, pathsToEarth } from './connections.js';
 import { earthOf, ownOhm, type EarthSheet } from './earth.js';
@@ -60,6 +61,8 @@ export interface GroundSheet {
   earth: EarthSheet;
   kits: KitPlace[];
   /** Tubes of its arresters by nominal voltage: what is kept spare. */
+  /** At the arrester which stands highest in a first stroke. */
+  highest: Figure | undefined;
   tubes: { tubeV: number; count: number }[];
   /** Done is only what is tied over logged joints and was measured. */
   state: 'not known' | 'in work' | 'done';
@@ -81,13 +84,15 @@ export function groundSheet(
   ways: readonly WaySheet[],
   runs: readonly SurveyedRun[],
   catalog: Catalog,
+  own: readonly CodeProfile[],
 ): GroundSheet {
   const { ground } = site;
+  const profile = codeProfile(ground.profile, own);
   const parts = groundParts(site, runs, catalog);
   const known = new Map(parts.map((part) => [part.id, part]));
   const isWhole = ({ from, to }: Bond): boolean => known.has(from) && known.has(to);
   const whole = ground.bonds.filter(isWhole);
-  const bonds = whole.map((bond) => bondSheet(site, bond, known));
+  const bonds = whole.map((bond) => bondSheet(site, profile, bond, known));
   const sets = islandsOf(
     parts.map(({ id }) => id),
     whole,
@@ -133,7 +138,7 @@ export function groundSheet(
     .filter((set) => set.some(isToBeTied));
   const sheet = {
     drawn: ground.nodes.length > 0,
-    profile: codeProfile(ground.profile),
+    profile,
     nodes,
     bonds,
     loose: ground.bonds.filter((bond) => !isWhole(bond)),
@@ -143,6 +148,7 @@ export function groundSheet(
       ground,
     ),
     kits: kitPlaces(site, ways),
+    highest: highestOf(nodes),
     tubes: tubesOf(parts),
   };
   return { ...sheet, ...stateOf(sheet) };
@@ -159,7 +165,12 @@ function mainOf(sets: readonly string[][], known: ReadonlyMap<string, GroundPart
   return sets.reduce<string[]>((best, set) => (weight(set) > weight(best) ? set : best), []);
 }
 
-function bondSheet({ ground }: Site, bond: Bond, known: ReadonlyMap<string, GroundPart>): BondSheet {
+function bondSheet(
+  { ground }: Site,
+  profile: CodeProfile,
+  bond: Bond,
+  known: ReadonlyMap<string, GroundPart>,
+): BondSheet {
   const [from, to] = [bond.from, bond.to].map((id) => known.get(id) as GroundPart);
   const role = roleOf(from, to);
   const length = lengthOf(bond, from, to);
@@ -196,7 +207,7 @@ function bondSheet({ ground }: Site, bond: Bond, known: ReadonlyMap<string, Grou
       `first, ${share}; a bend counts as ${SHARP_BEND_M} m`,
     ),
     areaMm2: areaMm2(bond.section) * bond.parallel,
-    smallestMm2: bond.joint === 'mounted' ? 0 : smallestMm2(codeProfile(ground.profile), role, bond.metal),
+    smallestMm2: bond.joint === 'mounted' ? 0 : smallestMm2(profile, role, bond.metal),
     reading: worth(bond.id, ground.readings, 'bond'),
   };
 }
@@ -209,6 +220,12 @@ function lengthOf({ lengthM, joint }: Bond, from: GroundPart, to: GroundPart): F
   const metres = a && b ? Math.hypot(b.xM - a.xM, b.yM - a.yM, b.zM - a.zM) : 0;
   return metres > 0 ? figure(metres, 'm', 'straight between its points', 0.2 * metres) : undefined;
 }
+
+const highestOf = (nodes: readonly NodeSheet[]): Figure | undefined =>
+  nodes
+    .filter(({ kind }) => kind === 'arrester')
+    .flatMap(({ volts }) => volts ?? [])
+    .reduce<Figure | undefined>((most, one) => (most && most.value >= one.value ? most : one), undefined);
 
 function tubesOf(parts: readonly GroundPart[]): GroundSheet['tubes'] {
   const counts = new Map<number, number>();

@@ -1,19 +1,25 @@
 import { freshId } from '../../run/index.js';
 import type { Bond, Ground, Metal } from '../document/ground.js';
-import { codeProfile, metalsClash, smallestMm2 } from './codeProfiles.js';
+import type { CodeProfile } from '../../ground/index.js';
+import { metalsClash, smallestMm2 } from './metals.js';
 import { isBar, roleOf, type GroundPart } from './nodes.js';
 
 /** Conductors which the trade keeps, mm². Common practice, no source. */
 const SIZES_MM2 = [4, 6, 10, 16, 25, 35, 50, 70, 95];
 
 /** A conductor between two parts as the profile asks for it; an arrester is screwed on to its bar. */
-export function usualBond(ground: Ground, from: GroundPart, to: GroundPart): Bond {
+export function usualBond(
+  ground: Pick<Ground, 'bonds'>,
+  profile: CodeProfile,
+  from: GroundPart,
+  to: GroundPart,
+): Bond {
   const role = roleOf(from, to);
   const onBar = role === 'arrester' && (isBar(from) || isBar(to));
   const metal: Metal = [from, to].some((part) => metalsClash('copper', part.metal))
     ? 'tinned copper'
     : 'copper';
-  const least = smallestMm2(codeProfile(ground.profile), role, metal);
+  const least = smallestMm2(profile, role, metal);
   return {
     id: freshId(ground.bonds, 'conductor'),
     from: from.id,

@@ -9,7 +9,7 @@ import {
 } from '../document/ground.js';
 import type { Place3, Site } from '../document/site.js';
 import type { SurveyedRun } from '../waySheet.js';
-import type { BondRole } from './codeProfiles.js';
+import type { BondRole } from '../../ground/index.js';
 
 /** An arrester of a run, as the ground sees it. */
 export interface GroundedArrester {

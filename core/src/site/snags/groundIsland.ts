@@ -32,7 +32,7 @@ function nearestPair(
 }
 
 /** Parts which are not tied to the one system: one with an electrode of its own is a second ground, the most dangerous of all. */
-export const groundIsland: SiteRule = ({ site, ground: { drawn, islands, nodes } }) => {
+export const groundIsland: SiteRule = ({ site, ground: { drawn, islands, nodes, profile } }) => {
   const tied = nodes.filter((node) => node.tied);
   if (!drawn || tied.length === 0) return [];
   return islands.map((island) => {
@@ -58,7 +58,7 @@ export const groundIsland: SiteRule = ({ site, ground: { drawn, islands, nodes }
             {
               title: `Join ${pair[0].name} to ${pair[1].name}`,
               detail: 'a conductor as your profile asks',
-              changes: [{ op: 'put bond' as const, bond: usualBond(site.ground, ...pair) }],
+              changes: [{ op: 'put bond' as const, bond: usualBond(site.ground, profile, ...pair) }],
             },
           ]
         : [],

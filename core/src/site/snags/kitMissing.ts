@@ -14,7 +14,7 @@ const where: Record<KitPlace['where'], string> = {
 const FITS_MM = 2;
 
 /** The shield of every cable on a mast is tied to it at the top, at the foot, and between on a long one. */
-export const kitMissing: SiteRule = ({ site, ground: { drawn, kits, nodes } }) =>
+export const kitMissing: SiteRule = ({ site, ground: { drawn, kits, nodes, profile } }) =>
   drawn
     ? kits
         .filter(({ kit }) => !kit)
@@ -46,7 +46,7 @@ export const kitMissing: SiteRule = ({ site, ground: { drawn, kits, nodes } }) =
                         {
                           op: 'put bond' as const,
                           bond: {
-                            ...usualBond(site.ground, { ...kit, place: point }, mast),
+                            ...usualBond(site.ground, profile, { ...kit, place: point }, mast),
                             lengthM: 0.5,
                           },
                         },

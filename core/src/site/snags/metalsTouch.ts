@@ -1,4 +1,4 @@
-import { metalsClash } from '../ground/codeProfiles.js';
+import { metalsClash } from '../ground/metals.js';
 import type { SiteRule } from './siteSnag.js';
 
 /** Copper on zinc or aluminium eats it away in the wet. */

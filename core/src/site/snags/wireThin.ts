@@ -1,5 +1,5 @@
 import { usualBond } from '../ground/newBond.js';
-import { bondRoleNames } from '../ground/codeProfiles.js';
+import { bondRoleNames } from '../../ground/index.js';
 import type { SiteRule } from './siteSnag.js';
 
 const mm2 = (value: number): string => `${Number(value.toFixed(1))} mm²`;
@@ -9,7 +9,7 @@ export const wireThin: SiteRule = ({ site, ground: { bonds, profile } }) =>
   bonds
     .filter((one) => one.areaMm2 < one.smallestMm2 - 0.05)
     .map(({ bond, from, to, role, areaMm2, smallestMm2 }) => {
-      const { section, metal, parallel } = usualBond(site.ground, from, to);
+      const { section, metal, parallel } = usualBond(site.ground, profile, from, to);
       return {
         rule: 'ground-wire-thin',
         level: 'caution' as const,

@@ -4,6 +4,7 @@ import {
   formatPower,
   gasTubeVolts,
   highestFiringV,
+  letThrough,
   lowestFiringV,
   stageHeadline,
   tubeHistory,
@@ -30,6 +31,7 @@ export function GroundScreen(): ReactNode {
   const { tube } = sheet;
   const [fitted] = arrestersOf(editor.design);
   const { fittedArrester: arrester } = sheet;
+  const fittedLets = fitted && letThrough(fitted.tubeV);
   const { units } = usePreferences();
   const words = useWords();
   const stub = arrester !== undefined && !arrester.tubeChangeable;
@@ -56,6 +58,12 @@ export function GroundScreen(): ReactNode {
           <span>
             With margin <FigureText figure={tube.needed} />
           </span>
+          {fittedLets && !stub && (
+            <span>
+              Fitted, it lets through <FigureText figure={fittedLets} />
+            </span>
+          )}
+          {arrester && <span>Bears once {arrester.impulseKa} kA, 8/20 µs</span>}
           {tube.holdsW !== undefined && (
             <span>The right tube holds {formatPower(tube.holdsW)} into a matched load.</span>
           )}

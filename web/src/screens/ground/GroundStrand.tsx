@@ -8,14 +8,20 @@ import { usePreferences, useWords } from '../../ui/Preferences.js';
 
 /** The way of this run’s arrester to the soil, of all that the site is tied to. */
 export function GroundStrand({ site }: { site: Site }): ReactNode {
-  const { id, jobId, editor, sheet } = useOpenRun();
+  const { id, jobId, editor, sheet, practice } = useOpenRun();
   const { design } = editor;
   const catalog = useCatalog();
   const { units } = usePreferences();
   const words = useWords();
   const { ground } = useMemo(
-    () => survey(site, [{ id, design: onSite(design, site), sheet, installed: true }], catalog),
-    [site, id, design, sheet, catalog],
+    () =>
+      survey(
+        site,
+        [{ id, design: onSite(design, site), sheet, installed: true }],
+        catalog,
+        practice.codeProfiles,
+      ),
+    [site, id, design, sheet, catalog, practice.codeProfiles],
   );
   const [arrester] = arrestersOf(design);
   const node = arrester && ground.nodes.find((one) => one.id === arresterNode(id, arrester.id));

@@ -19,6 +19,7 @@ import { schoolsOfCutting, schoolsOfLap, schoolsOfTape } from '../../ui/schools.
 import { SignedBy } from '../../ui/SignedBy.js';
 import { Tick } from '../../ui/Tick.js';
 import { TopBar } from '../../frame/TopBar.js';
+import { OwnProfiles } from './OwnProfiles.js';
 import { Dies } from './Dies.js';
 
 type Section = { practice: Practice; onChange: (change: Partial<Practice>) => void };
@@ -110,6 +111,7 @@ function Sections(section: Section): ReactNode {
         <Checks {...section} />
         <Crew {...section} />
         <ShopTools {...section} />
+        <OwnProfiles {...section} />
         <Units />
       </div>
     </div>

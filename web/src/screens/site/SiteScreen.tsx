@@ -44,7 +44,7 @@ function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | und
   const editor = useSiteEditor(job, draft);
   const { document: site, change } = editor;
   const runs = useSurveyedRuns(job, site);
-  const sheet = useSheetOf(site, runs);
+  const sheet = useSheetOf(job, site, runs);
   const snags = sheet.snags.filter(({ part }) => part === 'ways');
   const [selected, select] = useState<string>();
   const [routeFrom, beginRoute] = useState<string>();

@@ -34,11 +34,18 @@ export function useSurveyedRuns({ runs, practice }: JobDocument, site: Site): Su
   );
 }
 
-/** What the site says, of runs which are at hand. */
-export function useSheetOf(site: Site, runs: readonly SurveyedRun[]): SiteSheet {
+/** What the site of a job says, of runs which are at hand. */
+export function useSheetOf(
+  { practice }: Pick<JobDocument, 'practice'>,
+  site: Site,
+  runs: readonly SurveyedRun[],
+): SiteSheet {
   const catalog = useCatalog();
-  return useMemo(() => survey(site, runs, catalog), [site, runs, catalog]);
+  return useMemo(
+    () => survey(site, runs, catalog, practice.codeProfiles),
+    [site, runs, catalog, practice.codeProfiles],
+  );
 }
 
 export const useSiteSheet = (job: JobDocument, site: Site): SiteSheet =>
-  useSheetOf(site, useSurveyedRuns(job, site));
+  useSheetOf(job, site, useSurveyedRuns(job, site));

@@ -1,5 +1,6 @@
 import {
   codeProfiles,
+  type CodeProfile,
   formatResistance,
   lightningLevels,
   parsePlainNumber,
@@ -9,21 +10,29 @@ import {
   type SiteChange,
 } from '@kobran/core';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { Choice } from '../../../ui/Choice.js';
 import { useWords } from '../../../ui/Preferences.js';
 import { QuantityField } from '../../../ui/QuantityField.js';
 
 /** What is reckoned with: soil, season, stroke, and the profile which says the sizes. */
 export function GroundSettings({
+  jobId,
   ground,
+  profile,
+  own,
   change,
 }: {
+  jobId: string;
   ground: Ground;
+  /** The one which is reckoned with. */
+  profile: CodeProfile;
+  /** Those of the shop. */
+  own: readonly CodeProfile[];
   change: (changes: readonly SiteChange[]) => void;
 }): ReactNode {
   const words = useWords();
   const set = (over: Partial<Ground>): void => change([{ op: 'set ground', ground: over }]);
-  const profile = codeProfiles.find(({ id }) => id === ground.profile) ?? codeProfiles[0];
   const soil = soils.find(({ ohmM }) => ohmM === ground.soilOhmM);
   return (
     <section aria-label="What is reckoned with" className="mt-6 max-w-3xl">
@@ -74,7 +83,7 @@ export function GroundSettings({
         <Choice
           label="Sizes as asked by"
           value={profile.id}
-          options={codeProfiles.map(({ id, name, edition }) => ({
+          options={[...codeProfiles, ...own].map(({ id, name, edition }) => ({
             value: id,
             label: [name, edition].filter(Boolean).join(', '),
           }))}
@@ -84,7 +93,10 @@ export function GroundSettings({
       <p className="mt-2 text-sm text-muted">
         {words(
           `Your profile asks ${profile.copperMm2.electrodes} mm² copper between electrodes and bars, and ${formatResistance(profile.earthOhm)} to earth. Source: ${profile.source}. It certifies nothing: local code and a licensed electrician decide.`,
-        )}
+        )}{' '}
+        <Link className="underline underline-offset-4" to={`/jobs/${jobId}/practice`}>
+          Add your own code’s sizes
+        </Link>
       </p>
     </section>
   );

@@ -126,7 +126,13 @@ function GroundOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | u
               </button>
             </div>
           )}
-          <GroundSettings ground={site.ground} change={change} />
+          <GroundSettings
+            jobId={job.id}
+            ground={site.ground}
+            profile={sheet.ground.profile}
+            own={job.practice.codeProfiles ?? []}
+            change={change}
+          />
         </main>
         {(node ?? bond) && (
           <aside
@@ -146,11 +152,7 @@ function GroundOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | u
 /** The few figures of the whole. */
 function Figures({ sheet: { ground } }: { sheet: ReturnType<typeof useSiteSheet> }): ReactNode {
   const words = useWords();
-  const { earth, nodes, tubes, next } = ground;
-  const highest = nodes
-    .filter(({ kind, volts }) => kind === 'arrester' && volts)
-    .toSorted((x, y) => (y.volts?.value ?? 0) - (x.volts?.value ?? 0))
-    .at(0);
+  const { earth, highest, tubes, next } = ground;
   return (
     <p className="mt-3 flex flex-wrap gap-x-8 gap-y-1">
       {earth.resistance && (
@@ -159,9 +161,9 @@ function Figures({ sheet: { ground } }: { sheet: ReturnType<typeof useSiteSheet>
           {earth.reading ? 'measured' : 'computed'}
         </span>
       )}
-      {highest?.volts && (
+      {highest && (
         <span>
-          Highest at an arrester, first stroke <FigureText figure={highest.volts} />
+          Highest at an arrester, first stroke <FigureText figure={highest} />
         </span>
       )}
       {tubes.length > 0 && (

@@ -39,7 +39,7 @@ export const newNode = ({ ground: { nodes } }: Site): GroundNode => ({
 /** A conductor from the chosen part to the first bar or electrode which it is not tied to yet. */
 export function newBond(
   { ground }: Site,
-  { nodes, bonds }: GroundSheet,
+  { nodes, bonds, profile }: GroundSheet,
   chosen: NodeSheet | undefined,
 ): Bond | undefined {
   const from = chosen ?? nodes.find(({ tied }) => !tied) ?? nodes[0];
@@ -47,11 +47,11 @@ export function newBond(
     bonds.some(({ bond }) => [bond.from, bond.to].includes(from.id) && [bond.from, bond.to].includes(id));
   const others = nodes.filter(({ id }) => id !== from.id && !isBeside(id));
   const to = others.find(({ kind }) => kind === 'entry bar' || kind === 'main bar') ?? others.at(0);
-  return to && usualBond(ground, from, to);
+  return to && usualBond(ground, profile, from, to);
 }
 
 /** The usual beginning: a bar where the cables come in, a rod below it and the building’s electrode, tied together; the arresters on the bar. */
-export function usualStart(site: Site, { nodes }: GroundSheet): SiteChange[] {
+export function usualStart(site: Site, { nodes, profile }: GroundSheet): SiteChange[] {
   const entry = site.points.find(({ kind }) => kind === 'entry');
   const at = entry ? { point: entry.id } : {};
   const bar: GroundNode = { id: 'entry-bar', name: 'Entry bar', kind: 'entry bar', metal: 'copper', ...at };
@@ -72,15 +72,12 @@ export function usualStart(site: Site, { nodes }: GroundSheet): SiteChange[] {
   const mast: GroundNode[] = mastFoot
     ? [{ id: 'mast', name: mastFoot.name, kind: 'mast', metal: 'zinc', point: mastFoot.id }]
     : [];
-  const part = (node: GroundNode): Parameters<typeof usualBond>[1] => ({ ...node, node, place: undefined });
+  const part = (node: GroundNode): Parameters<typeof usualBond>[2] => ({ ...node, node, place: undefined });
   const bonds = [
     { from: part(bar), to: part(rod) },
     { from: part(bar), to: part(building) },
     ...nodes.filter(({ kind }) => kind === 'arrester').map((arrester) => ({ from: arrester, to: part(bar) })),
-  ].reduce<Bond[]>(
-    (made, { from, to }) => [...made, usualBond({ ...site.ground, bonds: made }, from, to)],
-    [],
-  );
+  ].reduce<Bond[]>((made, { from, to }) => [...made, usualBond({ bonds: made }, profile, from, to)], []);
   return [
     ...[bar, rod, building, ...mast].map((node): SiteChange => ({ op: 'put node', node })),
     ...bonds.map((bond): SiteChange => ({ op: 'put bond', bond })),
