@@ -46,6 +46,7 @@ const screens: [name: string, path: string][] = [
   ['choke', `${demo.hf}/match?kind=choke`],
   ['site', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/site'],
   ['ground of the site', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/ground'],
+  ['parts and tools', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/parts'],
   ['pull card', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/pull/duct'],
   ['reels', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/reels'],
   ['instruments', '/instruments'],

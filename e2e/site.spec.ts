@@ -414,3 +414,28 @@ test('a picture lies under the plan, scaled by two places; what is no picture is
   const [[x1, y1], [x2, y2]] = [await middle(/^Entry box/), await middle(/^Mast foot/)];
   expect(pxOfPicture * 321).toBeCloseTo(Math.hypot(x2 - x1, y2 - y1), 1);
 });
+
+test('one list of parts for the site: the shelf is counted, what is to buy follows, and it goes out as CSV', async ({
+  page,
+  site,
+}) => {
+  const { job } = await site('uhf');
+  await page.goto(`/jobs/${job.id}/parts`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/parts to buy/);
+  const clips = page.getByRole('row', { name: /clip or hanger for 6 mm/ });
+  // The HF feeder of 6 mm up 9 m of mast: a clip each 0.8 m (handbook of the trade) are 12.
+  await expect(clips.getByRole('cell').nth(1)).toHaveText('12');
+  const count = clips.getByLabel(/^On the shelf/);
+  await count.fill('a few');
+  await count.press('Enter');
+  await expect(page.getByText('“a few” is not a number')).toBeVisible();
+  await count.fill('5');
+  await count.press('Enter');
+  await expect(clips.getByRole('cell').nth(4)).toHaveText('7');
+  const downloading = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  const text = await readFile(await (await downloading).path(), 'utf8');
+  expect(text).toContain('support,clip or hanger for 6 mm,12,0,5,7,');
+  await page.getByText('Run', { exact: true }).click();
+  await expect(page.getByRole('table', { name: 'UHF link, hut to yagi', exact: true })).toBeVisible();
+});

@@ -22,7 +22,7 @@ export { upgradedFact } from './documents/upgradeFacts.js';
 export { readDesign } from './documents/readDesign.js';
 export { readFact } from './documents/readFact.js';
 export { readPractice } from './documents/readPractice.js';
-export { cableScheduleCsv, supportListCsv } from './documents/siteCsv.js';
+export { cableScheduleCsv, partsListCsv, supportListCsv } from './documents/siteCsv.js';
 export { readSite } from './documents/readSite.js';
 export { readShopEntry } from './documents/readShopEntry.js';
 export { shopClasses } from './documents/shopEntries.js';
@@ -52,8 +52,9 @@ export {
   calibrationSteps,
   type CalibrationStep,
 } from './requests.js';
-export { pathOf, routes } from './routes.js';
-export type { AnyRoute, InputOf, OutputOf, Route } from './routes.js';
+export { pathOf } from './route.js';
+export type { AnyRoute, InputOf, OutputOf, Route } from './route.js';
+export { routes } from './routes.js';
 export type {
   ApiProblem,
   BackupSummary,

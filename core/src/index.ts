@@ -15,4 +15,5 @@ export * from './route/index.js';
 export * from './practice/index.js';
 export * from './run/index.js';
 export * from './site/index.js';
+export * from './plan/index.js';
 export * from './simulatedBench/index.js';

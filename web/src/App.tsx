@@ -46,6 +46,7 @@ const RehearseScreen = screen(() => import('./screens/rehearse/RehearseScreen.js
 const RouteScreen = screen(() => import('./screens/route/RouteScreen.js'), 'RouteScreen');
 const TubeScreen = screen(() => import('./screens/ground/TubeScreen.js'), 'TubeScreen');
 const GroundScreen = screen(() => import('./screens/ground/GroundScreen.js'), 'GroundScreen');
+const PartsScreen = screen(() => import('./screens/site/parts/PartsScreen.js'), 'PartsScreen');
 const GroundSiteScreen = screen(
   () => import('./screens/site/ground/GroundSiteScreen.js'),
   'GroundSiteScreen',
@@ -92,6 +93,7 @@ export function App(): ReactNode {
             <Route path="/jobs/:jobId/site" element={<SiteScreen />} />
             <Route path="/jobs/:jobId/pull/:wayId" element={<PullScreen />} />
             <Route path="/jobs/:jobId/ground" element={<GroundSiteScreen />} />
+            <Route path="/jobs/:jobId/parts" element={<PartsScreen />} />
             <Route path="/jobs/:jobId/reels" element={<ReelsScreen />} />
             <Route path="/practice" element={<ShopPracticeScreen />} />
             <Route path="/ends" element={<EndsScreen />} />

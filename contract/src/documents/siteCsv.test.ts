@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { aSite, routed, surveyOf } from '../../../core/src/site/aSite.fixture.js';
-import { cableScheduleCsv, supportListCsv } from './siteCsv.js';
+import { cableScheduleCsv, partsListCsv, supportListCsv } from './siteCsv.js';
 
 const read = (text: string): Record<string, string>[] =>
   Papa.parse<Record<string, string>>(text, { header: true }).data;
@@ -32,5 +32,36 @@ describe('lists of a site', () => {
     const sheet = surveyOf(aSite({ mast: { name: '=1+1' } }), 1, routed());
     for (const text of [cableScheduleCsv(sheet, 'metric'), supportListCsv(sheet, 'metric')])
       expect(text).toContain("'=1+1");
+  });
+
+  it('the list of parts says lengths in the shop’s units, and whose they are', () => {
+    const use = { runId: 'r', amount: 10, whose: '=HF run' };
+    const cable = {
+      kind: 'cable' as const,
+      id: 'rg213',
+      name: 'RG-213/U',
+      unit: 'm' as const,
+      needed: 10,
+      spare: 0,
+      onShelf: undefined,
+      toBuy: 10,
+      uses: [use, use],
+    };
+    const plugs = {
+      ...cable,
+      kind: 'connector' as const,
+      unit: 'piece' as const,
+      needed: 4,
+      spare: 1,
+      onShelf: 3,
+    };
+    const [first, second] = read(partsListCsv([cable, { ...plugs, toBuy: 2 }], 'metric'));
+    expect(first).toMatchObject({
+      needed: '10.00 m',
+      'on the shelf': '',
+      'to buy': '10.00 m',
+      for: "'=HF run",
+    });
+    expect(second).toMatchObject({ needed: '4', spare: '1', 'on the shelf': '3', 'to buy': '2' });
   });
 });

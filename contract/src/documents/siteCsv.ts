@@ -1,4 +1,4 @@
-import { formatLength, type SiteSheet, type UnitSystem } from '@kobran/core';
+import { formatLength, type PartsRow, type SiteSheet, type UnitSystem } from '@kobran/core';
 import { csvOf } from './csv.js';
 
 /** Which cable lies where: a line for each run and way, in the order of the site’s ways. */
@@ -41,5 +41,25 @@ export function supportListCsv({ ways }: SiteSheet, system: UnitSystem): string 
         grips,
       ]),
     ),
+  );
+}
+
+/** What is to be bought, a line for each part; lengths of cable in the units of the shop. */
+export function partsListCsv(rows: readonly PartsRow[], system: UnitSystem): string {
+  return csvOf(
+    ['kind', 'part', 'needed', 'spare', 'on the shelf', 'to buy', 'for'],
+    rows.map(({ kind, name, unit, needed, spare, onShelf, toBuy, uses }) => {
+      const amount = (value: number): string | number =>
+        unit === 'm' ? formatLength(value, { system }) : value;
+      return [
+        kind,
+        name,
+        amount(needed),
+        spare,
+        onShelf === undefined ? '' : amount(onShelf),
+        amount(toBuy),
+        [...new Set(uses.map(({ whose }) => whose))].join('; '),
+      ];
+    }),
   );
 }

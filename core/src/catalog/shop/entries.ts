@@ -30,12 +30,12 @@ export interface Port {
   matings: number;
 }
 
-/** Adapters on the shelf. */
+/** What lies on the shelf: adapters, and all else that the list of parts asks for. */
 export interface Stock {
-  /** The adapter’s id. */
+  /** Of an adapter or another part, as the list of parts calls it. */
   id: string;
   count: number;
-  /** Couplings of the most used of them. */
+  /** Couplings of the most used of them; 0 where nothing is coupled. */
   matings: number;
 }
 

@@ -11,6 +11,7 @@ export function SiteTabs({ jobId }: { jobId: string }): ReactNode {
         [
           ['site', 'Ways'],
           ['ground', 'Ground'],
+          ['parts', 'Parts and tools'],
         ] as const
       ).map(([path, label]) => (
         <NavLink

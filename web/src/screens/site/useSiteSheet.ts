@@ -6,6 +6,7 @@ import {
   factsOf,
   onSite,
   survey,
+  type PlannedRun,
   type Site,
   type SiteSheet,
   type SurveyedRun,
@@ -14,7 +15,7 @@ import { useMemo } from 'react';
 import { useCatalog } from '../../store/Shop.js';
 
 /** The runs of a job as its site sees them; those which name what the catalogue has not are left out. */
-export function useSurveyedRuns({ runs, practice }: JobDocument, site: Site): SurveyedRun[] {
+export function useSurveyedRuns({ runs, practice }: JobDocument, site: Site): (SurveyedRun & PlannedRun)[] {
   const catalog = useCatalog();
   return useMemo(
     () =>
@@ -25,6 +26,7 @@ export function useSurveyedRuns({ runs, practice }: JobDocument, site: Site): Su
           return {
             id,
             design,
+            facts,
             sheet: evaluate(design, catalog, { facts, practice, sweepPoints: 2 }),
             installed: factAbout(facts, 'installed') !== undefined,
             pulledInto: new Set(factsOf(facts, 'installed').flatMap(({ way }) => way?.id ?? [])),

@@ -1,0 +1,10 @@
+export {
+  needKinds,
+  partsList,
+  type NeedKind,
+  type PartsRow,
+  type PlannedRun,
+  type Use,
+} from './partsList.js';
+export { SPARES_SURE, sparesFor, type Tries } from './spares.js';
+export { toolsList, type ToolsRow } from './toolsList.js';

@@ -1,0 +1,105 @@
+import { describe, expect, it } from 'vitest';
+import { catalog, withShop } from '../catalog/index.js';
+import { defaultPractice } from '../practice/index.js';
+import { arrester, cable, fact, sheetOf } from '../run/aRun.fixture.js';
+import { noFacts } from '../run/facts/facts.js';
+import type { Facts } from '../run/facts/kinds.js';
+import { aSite, routed } from '../site/aSite.fixture.js';
+import { onSite, survey } from '../site/index.js';
+import { partsList, toolsList, type NeedKind, type PlannedRun } from './index.js';
+
+const site = aSite();
+const design = onSite(
+  routed({ pieces: [cable({ id: 'in', lengthM: 3 }), arrester(), cable({ lengthM: 22.5 })] }),
+  site,
+);
+const planned = (facts: Facts = noFacts, id = 'run-0'): PlannedRun => ({
+  id,
+  design,
+  facts,
+  sheet: sheetOf(design, facts),
+});
+const never = () => ({ made: 0, failed: 0 });
+const sheetOfSite = (runs: readonly PlannedRun[], installed = false) =>
+  survey(
+    site,
+    runs.map(({ id }) => ({ id, design, sheet: sheetOf(design), installed })),
+    catalog,
+  );
+const listOf = (runs: readonly PlannedRun[], own = catalog, installed = false) =>
+  partsList(runs, sheetOfSite(runs, installed), own, never);
+const needed = (rows: ReturnType<typeof listOf>, kind: NeedKind): number[] =>
+  rows.filter((row) => row.kind === kind).map((row) => row.needed);
+
+describe('the list of parts', () => {
+  // By hand: two runs of two cables: eight ends of one plug; 2 · (3 + 22.5) m less the connectors; 12 clips each up the mast of 12 m.
+  it('counts what two equal runs ask for', () => {
+    const rows = listOf([planned(), planned(noFacts, 'run-1')]);
+    expect(needed(rows, 'connector')).toEqual([8]);
+    expect(needed(rows, 'arrester')).toEqual([2]);
+    expect(needed(rows, 'support')).toEqual([24]);
+    const [metres] = needed(rows, 'cable');
+    expect(metres).toBeGreaterThan(50.5);
+    expect(metres).toBeLessThan(51.6);
+    expect(rows.find(({ kind }) => kind === 'connector')?.uses.map(({ runId }) => runId)).toContain('run-1');
+  });
+
+  it('asks no more for what is cut, made, grounded, hung or sealed', () => {
+    const made = ['in.a', 'in.b', 'main.a'].map((endId) => fact({ kind: 'end made', endId }));
+    const rows = listOf([
+      planned([...made, fact({ kind: 'cut', pieceId: 'main' }), fact({ kind: 'grounded' })]),
+    ]);
+    expect(needed(rows, 'connector')).toEqual([1]);
+    expect(needed(rows, 'cable')).toEqual([]);
+    expect(needed(rows, 'arrester')).toEqual([]);
+    expect(needed(listOf([planned()], catalog, true), 'support')).toEqual([]);
+    const sealed = planned()
+      .sheet.wraps.flatMap(({ jointIds }) => jointIds)
+      .map((jointId) => fact({ kind: 'sealed', jointId }));
+    expect(needed(listOf([planned(sealed)]), 'tape')).toEqual([]);
+  });
+
+  it('a damaged tube is bought anew', () => {
+    const damaged = fact({ kind: 'tube checked', pieceId: 'arrester', reason: 'poor SWR', found: 'damaged' });
+    const [tube] = listOf([planned([damaged])]).filter(({ kind }) => kind === 'gas tube');
+    expect(tube.needed).toBe(1);
+    expect(tube.name).toContain(`${'tubeV' in design.pieces[1] ? design.pieces[1].tubeV : 0} V`);
+  });
+
+  it('the shelf is taken off, reels by their length without what is damaged', () => {
+    const own = withShop(catalog, [
+      {
+        kind: 'reel',
+        data: {
+          id: 'r1',
+          name: 'Drum 1',
+          cable: 'rg213',
+          lot: '',
+          lengthM: 20,
+          isNew: false,
+          damaged: [{ fromM: 2, toM: 5 }],
+        },
+      },
+      { kind: 'stock', data: { id: 'n-plug-crimp-10mm', count: 3, matings: 0 } },
+    ]);
+    const rows = listOf([planned()], own);
+    const [metres, plugs] = (['cable', 'connector'] as const).map((kind) =>
+      rows.find((row) => row.kind === kind),
+    );
+    expect(metres).toMatchObject({ onShelf: 17, toBuy: (metres?.needed ?? 0) - 17 });
+    expect(plugs).toMatchObject({ needed: 4, onShelf: 3, toBuy: 1 + (plugs?.spare ?? 0) });
+    expect(rows.find(({ kind }) => kind === 'arrester')?.onShelf).toBeUndefined();
+  });
+});
+
+describe('the list of tools', () => {
+  it('names what all ends need, with the die; what the shop has not stands first', () => {
+    const all = toolsList([planned()], { ...defaultPractice, diesMm: [5.4] });
+    // RG-213 ferrules are crimped with 10.9 mm across flats (common practice, no source).
+    expect(all[0]).toMatchObject({ owned: false, ends: 4 });
+    expect(all[0].name).toContain('10.9 mm');
+    expect(toolsList([planned()], defaultPractice).every(({ owned }) => owned)).toBe(true);
+    const made = ['in.a', 'in.b', 'main.a', 'main.b'].map((endId) => fact({ kind: 'end made', endId }));
+    expect(toolsList([planned(made)], defaultPractice)).toEqual([]);
+  });
+});
