@@ -44,7 +44,7 @@ export function Details({ kind, id }: { kind: Kind; id: string | undefined }): R
             ],
             ['Surge side', arrester.symmetrical ? 'either' : 'marked; to the antenna'],
             ['Tube', arrester.tubeChangeable ? 'changeable' : 'none'],
-            ['Bears once, 8/20 µs', `${arrester.impulseKa} kA`],
+            ['Takes once, 8/20 µs', `${arrester.impulseKa} kA`],
             ['Stud', arrester.studThread],
             ['Source', arrester.source],
           ]}

@@ -31,7 +31,6 @@ export function GroundScreen(): ReactNode {
   const { tube } = sheet;
   const [fitted] = arrestersOf(editor.design);
   const { fittedArrester: arrester } = sheet;
-  const fittedLets = fitted && letThrough(fitted.tubeV);
   const { units } = usePreferences();
   const words = useWords();
   const stub = arrester !== undefined && !arrester.tubeChangeable;
@@ -50,25 +49,8 @@ export function GroundScreen(): ReactNode {
         )}
       </Caution>
       {tube && !stub && <TubeScale tube={tube} {...(fitted ? { fittedV: fitted.tubeV } : {})} />}
-      {tube && (
-        <p className="flex flex-wrap gap-x-6">
-          <span>
-            Peak of the run <FigureText figure={tube.peak} />
-          </span>
-          <span>
-            With margin <FigureText figure={tube.needed} />
-          </span>
-          {fittedLets && !stub && (
-            <span>
-              Fitted, it lets through <FigureText figure={fittedLets} />
-            </span>
-          )}
-          {arrester && <span>Bears once {arrester.impulseKa} kA, 8/20 µs</span>}
-          {tube.holdsW !== undefined && (
-            <span>The right tube holds {formatPower(tube.holdsW)} into a matched load.</span>
-          )}
-        </p>
-      )}
+      {tube && <TubeFigures tube={tube} fittedV={stub ? undefined : fitted?.tubeV} />}
+      {arrester && <p>It takes {arrester.impulseKa} kA once, 8/20 µs.</p>}
       {sheet.snags
         .filter(({ stage }) => stage === 'ground')
         .map((snag) => (
@@ -99,6 +81,29 @@ export function GroundScreen(): ReactNode {
         </>
       )}
     </StagePage>
+  );
+}
+
+/** What the run asks of a tube, and what the fitted one lets through. */
+function TubeFigures({ tube, fittedV }: { tube: TubeChoice; fittedV: number | undefined }): ReactNode {
+  const through = fittedV === undefined ? undefined : letThrough(fittedV);
+  return (
+    <p className="flex flex-wrap gap-x-6">
+      <span>
+        Peak of the run <FigureText figure={tube.peak} />
+      </span>
+      <span>
+        With margin <FigureText figure={tube.needed} />
+      </span>
+      {through && (
+        <span>
+          Fitted, it lets through <FigureText figure={through} />
+        </span>
+      )}
+      {tube.holdsW !== undefined && (
+        <span>The right tube holds {formatPower(tube.holdsW)} into a matched load.</span>
+      )}
+    </p>
   );
 }
 
