@@ -69,7 +69,7 @@ const jetty: Site = {
       from: 'box-edge',
       to: 'yagi',
       lengthM: 9.4,
-      conditions: ['outside', 'salt', 'sun'],
+      conditions: ['outside', 'salt', 'sun', 'animals'],
     }),
     way({
       id: 'deck-way',

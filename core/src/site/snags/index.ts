@@ -1,3 +1,4 @@
+import { animals } from './animals.js';
 import { atHeight } from './atHeight.js';
 import { buildingApart } from './buildingApart.js';
 import { connectorPasses } from './connectorPasses.js';
@@ -5,6 +6,7 @@ import { depth } from './depth.js';
 import { ductFill } from './ductFill.js';
 import { ductJam } from './ductJam.js';
 import { ductWater } from './ductWater.js';
+import { entrySlope } from './entrySlope.js';
 import { groundIsland } from './groundIsland.js';
 import { groundReading } from './groundReading.js';
 import { groundUnknown } from './groundUnknown.js';
@@ -38,6 +40,8 @@ const wayRules: SiteRule[] = [
   depth,
   spanTension,
   noDripLoop,
+  entrySlope,
+  animals,
   atHeight,
 ];
 
