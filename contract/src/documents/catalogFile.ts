@@ -91,7 +91,7 @@ const columns = {
     number: ['lowHz', 'highHz', 'powerW', 'swr', 'matings', 'insulatorDepthMm'],
     flag: ['handheld', 'dcShort'],
   },
-  stock: { text: ['id'], number: ['count', 'matings'], flag: [] },
+  stock: { text: ['id', 'countedAt'], number: ['count', 'matings'], flag: [] },
   reel: { text: ['id', 'name', 'cable', 'lot'], number: ['lengthM'], flag: ['isNew'] },
 } satisfies Record<ShopKind, { text: string[]; number: string[]; flag: string[] }>;
 
@@ -99,7 +99,7 @@ const columns = {
 export const absentDimensions = ['bodyBoreMm', 'neckOuterMm', 'gripBoreMm', 'hexMm'] as const;
 const nullable = new Set<string>(absentDimensions);
 /** What nobody may have said is left out, not empty. */
-const optional = new Set(['wetDuct', 'salt', 'aliases', 'captiveNut']);
+const optional = new Set(['wetDuct', 'salt', 'aliases', 'captiveNut', 'countedAt']);
 const MAX_PINS = 4;
 
 /** The catalogue as one JSON file. */

@@ -31,6 +31,7 @@ import {
   type PinBore,
   type Style,
 } from '@kobran/core';
+import { IsMoment } from './kept.js';
 import { AreParts, IsPart } from './parts.js';
 
 /** What a shop adds to the catalogue: its own cables, parts, adapters and ports, and what lies on its shelf. */
@@ -177,9 +178,9 @@ export class Port implements core.Port {
 
 /** Adapters on the shelf. */
 export class Stock implements core.Stock {
-  /** The adapter’s id. */
   @Matches(ID, ID_MESSAGE) id!: string;
   @IsInt() @Min(0) @Max(10_000) count!: number;
+  @IsOptional() @IsMoment() countedAt?: string;
   /** Couplings of the most used of them. */
   @IsInt() @Min(0) @Max(1e6) matings!: number;
 }

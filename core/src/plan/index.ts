@@ -5,6 +5,7 @@ export {
   type PartsRow,
   type PlannedRun,
   type Use,
+  type UsedEnd,
 } from './partsList.js';
 export { SPARES_SURE, sparesFor, type Tries } from './spares.js';
 export { toolsList, type ToolsRow } from './toolsList.js';

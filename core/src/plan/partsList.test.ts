@@ -6,7 +6,7 @@ import { noFacts } from '../run/facts/facts.js';
 import type { Facts } from '../run/facts/kinds.js';
 import { aSite, routed } from '../site/aSite.fixture.js';
 import { onSite, survey } from '../site/index.js';
-import { partsList, toolsList, type NeedKind, type PlannedRun } from './index.js';
+import { partsList, toolsList, type NeedKind, type PlannedRun, type UsedEnd } from './index.js';
 
 const site = aSite();
 const design = onSite(
@@ -19,15 +19,18 @@ const planned = (facts: Facts = noFacts, id = 'run-0'): PlannedRun => ({
   facts,
   sheet: sheetOf(design, facts),
 });
-const never = () => ({ made: 0, failed: 0 });
 const sheetOfSite = (runs: readonly PlannedRun[], installed = false) =>
   survey(
     site,
     runs.map(({ id }) => ({ id, design, sheet: sheetOf(design), installed })),
     catalog,
   );
-const listOf = (runs: readonly PlannedRun[], own = catalog, installed = false) =>
-  partsList(runs, sheetOfSite(runs, installed), own, never);
+const listOf = (
+  runs: readonly PlannedRun[],
+  own = catalog,
+  installed = false,
+  log: readonly UsedEnd[] = [],
+) => partsList(runs, sheetOfSite(runs, installed), own, log);
 const needed = (rows: ReturnType<typeof listOf>, kind: NeedKind): number[] =>
   rows.filter((row) => row.kind === kind).map((row) => row.needed);
 
@@ -90,6 +93,28 @@ describe('the list of parts', () => {
     expect(plugs).toMatchObject({ needed: 4, onShelf: 3, toBuy: 1 + (plugs?.spare ?? 0) });
     expect(rows.find(({ kind }) => kind === 'arrester')?.onShelf).toBeUndefined();
   });
+});
+
+// By the meaning of the words: what was used after the count is gone, made or failed; what was used before was not counted.
+it('the shelf counts down with the ends of the log', () => {
+  const own = withShop(catalog, [
+    {
+      kind: 'stock',
+      data: { id: 'n-plug-crimp-10mm', count: 5, matings: 0, countedAt: '2026-11-10T08:00:00Z' },
+    },
+  ]);
+  const used = (day: number, outcome: UsedEnd['outcome'], part = 'n-plug-crimp-10mm'): UsedEnd => ({
+    part,
+    outcome,
+    at: `2026-11-${day}T09:00:00Z`,
+  });
+  const plugs = (log: readonly UsedEnd[]) =>
+    listOf([planned()], own, false, log).find(({ kind }) => kind === 'connector');
+  expect(plugs([])?.onShelf).toBe(5);
+  expect(plugs([used(12, 'made'), used(13, 'failed'), used(14, 'made', 'other')])?.onShelf).toBe(3);
+  expect(plugs([used(10, 'made'), used(9 + 10, 'made')])?.onShelf).toBe(3);
+  expect(plugs([used(11, 'made')])?.onShelf).toBe(4);
+  expect(plugs(Array.from({ length: 9 }, () => used(20, 'failed')))).toMatchObject({ onShelf: 0, spare: 4 });
 });
 
 describe('the list of tools', () => {

@@ -1,4 +1,5 @@
 import { entry, type Catalog } from '../catalog/index.js';
+import type { EndOutcome } from '../make/index.js';
 import { factAbout, tubeHistory, type Design, type Facts, type Sheet } from '../run/index.js';
 import type { SiteSheet } from '../site/index.js';
 import { sparesFor, type Tries } from './spares.js';
@@ -53,6 +54,9 @@ export interface PlannedRun {
 /** Tape that is torn off, dropped or stretched away. Common practice, no source. */
 const TAPE_WASTE = 1.15;
 
+/** An end in the log: made or failed, it took a connector off the shelf. */
+export type UsedEnd = Pick<EndOutcome, 'part' | 'outcome'> & { at: string };
+
 /** What a line is of. */
 type Named = Pick<PartsRow, 'kind' | 'id' | 'name' | 'unit'>;
 type Listed = Named & Pick<PartsRow, 'uses'>;
@@ -76,14 +80,14 @@ class Needs {
 /**
  * The one list of parts of a site: what is still to be cut, made, sealed, carried and tied, from every run, with what lies on the shelf.
  *
- * @param triesOf what the shop has counted of a connector part
+ * @param log ends which were made, and which failed, in all jobs
  * @returns in the order of kinds, then by name
  */
 export function partsList(
   runs: readonly PlannedRun[],
   site: SiteSheet,
   catalog: Catalog,
-  triesOf: (part: string) => Tries,
+  log: readonly UsedEnd[],
 ): PartsRow[] {
   const needs = new Needs();
   for (const run of runs) ofRun(run, catalog, needs);
@@ -93,8 +97,8 @@ export function partsList(
     .map((row): PartsRow => {
       const amount = row.uses.reduce((sum, use) => sum + use.amount, 0);
       const needed = row.unit === 'm' ? Number(amount.toFixed(2)) : Math.ceil(amount - 1e-9);
-      const spare = row.kind === 'connector' ? sparesFor(needed, triesOf(row.id)) : 0;
-      const onShelf = shelfOf(row, catalog);
+      const spare = row.kind === 'connector' ? sparesFor(needed, triesOf(row.id, log)) : 0;
+      const onShelf = shelfOf(row, catalog, log);
       return { ...row, needed, spare, onShelf, toBuy: Math.max(0, needed + spare - (onShelf ?? 0)) };
     })
     .sort((x, y) => needKinds.indexOf(x.kind) - needKinds.indexOf(y.kind) || (x.name < y.name ? -1 : 1));
@@ -175,9 +179,23 @@ function ofSite({ ways, ground }: SiteSheet, needs: Needs): void {
   }
 }
 
-/** What lies on the shelf of it: reels by their length, all else by its count. */
-function shelfOf({ kind, id }: Pick<PartsRow, 'kind' | 'id'>, catalog: Catalog): number | undefined {
-  if (kind !== 'cable') return catalog.stock.get(id)?.count;
+const triesOf = (part: string, log: readonly UsedEnd[]): Tries => {
+  const own = log.filter((one) => one.part === part);
+  const failed = own.filter(({ outcome }) => outcome === 'failed').length;
+  return { made: own.length - failed, failed };
+};
+
+/** What lies on the shelf of it: reels by their length, all else by its count, less the connectors which were used since. */
+function shelfOf(
+  { kind, id }: Pick<PartsRow, 'kind' | 'id'>,
+  catalog: Catalog,
+  log: readonly UsedEnd[],
+): number | undefined {
+  if (kind !== 'cable') {
+    const { count, countedAt } = catalog.stock.get(id) ?? {};
+    if (count === undefined || countedAt === undefined) return count;
+    return Math.max(0, count - log.filter(({ part, at }) => part === id && at > countedAt).length);
+  }
   const reels = [...catalog.reels.values()].filter(({ cable }) => cable === id);
   return reels.length === 0
     ? undefined

@@ -76,6 +76,11 @@ export const shopShelf: ShopEntry[] = [
   stock('n-jack-to-n-jack', 3, 9),
   stock('sma-plug-to-n-jack', 1, 407),
   stock('n-plug-to-bnc-jack', 1, 22),
+  stock('n-plug-crimp-10mm', 4, 0),
+  stock('n-plug-crimp-5mm', 6, 0),
+  stock('gas-n', 1, 0),
+  stock('support-10mm', 40, 0),
+  stock('rubber38', 2, 0),
   {
     kind: 'cable',
     data: {

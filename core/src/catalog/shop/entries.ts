@@ -35,6 +35,8 @@ export interface Stock {
   /** Of an adapter or another part, as the list of parts calls it. */
   id: string;
   count: number;
+  /** When it was counted, ISO 8601: connectors which were used since are off the shelf. */
+  countedAt?: string;
   /** Couplings of the most used of them; 0 where nothing is coupled. */
   matings: number;
 }

@@ -3,8 +3,17 @@ import type { ReactNode } from 'react';
 import { useShop } from '../../../store/Shop.js';
 import { QuantityField } from '../../../ui/QuantityField.js';
 
-/** How many of it lie on the shelf; nothing is said before somebody has counted. */
-export function OnShelf({ id, name }: { id: string; name: string }): ReactNode {
+/** How many of it lie on the shelf; nothing is said before somebody has counted, and ends which are made count it down. */
+export function OnShelf({
+  id,
+  name,
+  count,
+}: {
+  id: string;
+  name: string;
+  /** By now. */
+  count: number | undefined;
+}): ReactNode {
   const { catalog, put } = useShop();
   const now = catalog.stock.get(id);
   return (
@@ -12,14 +21,19 @@ export function OnShelf({ id, name }: { id: string; name: string }): ReactNode {
       <QuantityField
         label={`On the shelf: ${name}`}
         hideLabel
-        value={now?.count}
+        value={count}
         placeholder="–"
         format={String}
         parse={(text) => parsePlainNumber(text, 'count')}
-        onChange={(count) =>
+        onChange={(counted) =>
           void put({
             kind: 'stock',
-            data: { id, matings: now?.matings ?? 0, count: Math.max(0, Math.round(count)) },
+            data: {
+              id,
+              matings: now?.matings ?? 0,
+              count: Math.max(0, Math.round(counted)),
+              countedAt: new Date().toISOString(),
+            },
           })
         }
       />

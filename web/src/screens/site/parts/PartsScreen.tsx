@@ -4,7 +4,6 @@ import {
   formatLength,
   needKinds,
   partsList,
-  tally,
   toolsList,
   type NeedKind,
   type PartsRow,
@@ -72,8 +71,7 @@ function PartsOf({ job, drawn }: { job: JobDocument; drawn: Site | undefined }):
   const sheet = useSheetOf(job, site, runs);
   const { data: ends = [] } = useQuery({ queryKey: ['ends'], queryFn: () => call(routes.listEnds) });
   const [order, setOrder] = useState<Order>('kind');
-  const counted = new Map(tally(ends, 'part').map(({ key, made, failed }) => [key, { made, failed }]));
-  const rows = partsList(runs, sheet, catalog, (part) => counted.get(part) ?? { made: 0, failed: 0 });
+  const rows = partsList(runs, sheet, catalog, ends);
   const tools = toolsList(runs, job.practice);
   return (
     <div className="min-h-screen">
@@ -201,7 +199,7 @@ function PartsTable({ name, rows, byRun, jobId }: Group & { byRun: boolean; jobI
                       {row.onShelf === undefined ? 'no reel' : say(row, row.onShelf)}
                     </Link>
                   ) : (
-                    <OnShelf id={row.id} name={row.name} />
+                    <OnShelf id={row.id} name={row.name} count={row.onShelf} />
                   )}
                 </td>
                 <td className="figures py-1 text-right font-bold whitespace-nowrap">
