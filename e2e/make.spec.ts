@@ -25,7 +25,7 @@ test('the shop’s practice changes the card: schools, tools, dies, crew and the
   await page.getByLabel('hot-air gun').click();
   await page.getByLabel('8.1 mm').click();
   await page.getByLabel('First name').fill('Tamsin');
-  await page.getByRole('button', { name: 'Add' }).click();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Tamsin' })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('radio', { name: /^Ruler/ })).toBeChecked();
