@@ -59,22 +59,23 @@ describe('what am I holding?', () => {
 
   // Every face with every wrong answer there is: a chance of one in three thousand is one that somebody meets.
   it('one wrong answer among right ones does not rule the face out', () => {
-    const places = connectors.flatMap((face) =>
+    // Few questions apply to a bare pair, so that a wrong answer weighs more there.
+    const far = connectors.flatMap((face) =>
       features.flatMap((wrong) =>
-        wrong.answers.map(({ id }) => {
+        wrong.answers.flatMap(({ id }) => {
           const given = features.flatMap((feature): GivenAnswer[] => {
             const truth = feature.truth(face);
             return truth === undefined
               ? []
               : [{ feature: feature.id, answer: feature === wrong ? id : truth }];
           });
-          return identify(given).candidates.findIndex(({ code }) => code === faceCode(face));
+          const place = identify(given).candidates.findIndex(({ code }) => code === faceCode(face));
+          return place <= 3 ? [] : [`${faceCode(face)}, ${wrong.id} ${id}: ${place}`];
         }),
       ),
     );
-    expect(Math.max(...places)).toBeLessThanOrEqual(4);
-    // Nearly always it stays among the first three. Few questions apply to a bare pair: it is left out here.
-    expect(places.filter((place) => place > 2).length / places.length).toBeLessThan(0.01);
+    // The one known case: with its width read wrong this jack comes fifth.
+    expect(far).toEqual(['fme-jack, across 2: 4']);
   });
 
   it('probabilities are probabilities', () => {

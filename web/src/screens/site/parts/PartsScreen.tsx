@@ -69,7 +69,8 @@ function PartsOf({ job, drawn }: { job: JobDocument; drawn: Site | undefined }):
   const { units } = usePreferences();
   const runs = useSurveyedRuns(job, site);
   const sheet = useSheetOf(job, site, runs);
-  const { data: ends = [] } = useQuery({ queryKey: ['ends'], queryFn: () => call(routes.listEnds) });
+  const { data: log } = useQuery({ queryKey: ['ends'], queryFn: () => call(routes.listEnds) });
+  const ends = log ?? [];
   const [order, setOrder] = useState<Order>('kind');
   const rows = partsList(runs, sheet, catalog, ends);
   const tools = toolsList(runs, job.practice);
@@ -95,6 +96,12 @@ function PartsOf({ job, drawn }: { job: JobDocument; drawn: Site | undefined }):
           Everything that is still to be cut, made, hung and sealed, in all runs of the site. Spare connectors
           are enough with 95 %, by what failed in this shop so far.
         </p>
+        {!log && (
+          <p className="mt-1 max-w-3xl text-caution">
+            The log of ends is not at hand yet: what was used since the shelf was counted is not taken off,
+            and spares are as for a shop that has counted nothing.
+          </p>
+        )}
         {rows.length > 0 && (
           <>
             <div className="mt-3">
