@@ -1,5 +1,6 @@
-import { catalog } from '@kobran/core';
+import { catalog, chained, defaultPractice, type Fact } from '@kobran/core';
 import { execFile } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
 import { promisify } from 'node:util';
@@ -201,5 +202,52 @@ describe('help', () => {
   it('nothing and nonsense lead to the help', async () => {
     expect((await kobran(['juggle'])).exitCode).toBe(2);
     expect((await kobran(['--help'])).out).toContain('evaluate');
+  });
+});
+
+describe('kobran verify', () => {
+  const entry = (text: string): Fact => ({
+    id: randomUUID(),
+    kind: 'note',
+    by: 'Wenna',
+    at: '2026-11-26T09:00:00.000Z',
+    about: '',
+    text,
+  });
+  const facts = [entry('one'), entry('two'), entry('three')];
+  const hashes = chained(facts);
+  const file = (run: object): string =>
+    JSON.stringify({
+      schema: 'kobran-job/2',
+      exportedAt: '2026-11-26T10:00:00.000Z',
+      name: 'A job',
+      site: '',
+      practice: defaultPractice,
+      runs: [{ design: { name: 'The run' }, facts, log: { hashes, head: hashes[2] }, ...run }],
+    });
+
+  it('says that a log is sound, with its head', async () => {
+    const { exitCode, out } = await kobran(['verify', '-'], file({}));
+    expect([exitCode, out]).toEqual([0, `The run: sound, 3 entries, head ${hashes[2]}\n`]);
+  });
+
+  it.each([
+    ['a changed entry', { facts: facts.with(1, entry('another')) }, 'Entry 2'],
+    ['two changed about', { facts: [facts[1], facts[0], facts[2]] }, 'Entry 1'],
+    [
+      'a missing end',
+      { facts: facts.slice(0, 2), log: { hashes: hashes.slice(0, 2), head: hashes[2] } },
+      'after entry 2',
+    ],
+  ])('%s: exit code 1, and where', async (_, run, where) => {
+    const { exitCode, out } = await kobran(['verify', '-'], file(run));
+    expect(exitCode).toBe(1);
+    expect(out).toContain(where);
+  });
+
+  it('a file of before the chain is unchecked, and what is no job file is refused', async () => {
+    const older = await kobran(['verify', '-'], file({ log: undefined }));
+    expect([older.exitCode, older.out]).toEqual([0, expect.stringContaining('older than the chained log')]);
+    expect((await kobran(['verify', '-'], '{}')).exitCode).toBe(2);
   });
 });

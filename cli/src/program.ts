@@ -8,6 +8,7 @@ import { fitCommand } from './commands/fit.js';
 import { joinCommand } from './commands/join.js';
 import { lengthCommand } from './commands/length.js';
 import { mateCommand } from './commands/mate.js';
+import { verifyCommand } from './commands/verify.js';
 import { deskOf, InputProblem, type ExitCode, type Outside } from './desk.js';
 
 const commands = [
@@ -19,6 +20,7 @@ const commands = [
   lengthCommand,
   catalogCommand,
   backupCommands,
+  verifyCommand,
 ];
 
 const complaint = ({ message, where, remedy, code }: Problem): string =>

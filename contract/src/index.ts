@@ -78,6 +78,7 @@ export type {
   RevealedFault,
   RunDocument,
   RunSheet,
+  SignedDesign,
   ShopDocument,
   ShopPracticeDocument,
   SiteDocument,

@@ -46,6 +46,12 @@ export interface RunDocument {
   damaged?: Damaged[];
 }
 
+/** A design as it was handed over; the signatures in the log name it by its hash. */
+export interface SignedDesign {
+  hash: string;
+  design: Design;
+}
+
 /** What Kobran says of a run, without the samples along the ruler and the sweep. */
 export type RunSheet = Omit<Sheet, 'ruler' | 'sweep'>;
 

@@ -1,3 +1,4 @@
+import type { KeptLog } from '@kobran/core';
 import type { JobFile } from './documents/jobFile.js';
 import type { GaugeSheetQuery, LabelSheetQuery } from './requests.js';
 import type {
@@ -19,6 +20,7 @@ import type {
   RevealedFault,
   RunDocument,
   RunSheet,
+  SignedDesign,
   ShopDocument,
   ShopPracticeDocument,
   SiteDocument,
@@ -134,6 +136,15 @@ export const routes = {
   addFact: fact(
     '/api/runs/:id/facts',
     'Keep a fact: a reading, an end made, a piece cut …; sent twice it is kept once',
+  ),
+
+  readLog: get<KeptLog>()(
+    '/api/runs/:id/log',
+    'The log of a run in the order in which its entries came, each with the hash which chains it to those before',
+  ),
+  listRevisions: get<SignedDesign[]>()(
+    '/api/runs/:id/revisions',
+    'Designs of a run as they were handed over',
   ),
 
   listProgress: get<ProgressDocument[]>()('/api/runs/:id/progress', 'How far cards and batches are'),

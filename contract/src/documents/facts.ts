@@ -22,6 +22,7 @@ import {
   IsString,
   IsUUID,
   Length,
+  Matches,
   Max,
   MaxLength,
   Min,
@@ -144,6 +145,9 @@ class SealedFact extends SignedFact {
 }
 
 class HandedOverFact extends SignedFact {
+  @IsOptional()
+  @Matches(/^[0-9a-f]{64}$/, { message: 'design must be a SHA-256 in hexadecimal' })
+  design?: string;
   @IsOptional() @IsString() @MaxLength(300) problems?: string;
   @IsOptional() @IsString() @MaxLength(500) reason?: string;
 }

@@ -10,6 +10,7 @@ import {
   IsOptional,
   IsString,
   Length,
+  Matches,
   MaxLength,
 } from 'class-validator';
 import { AddTrace, ShopFileEntry } from '../requests.js';
@@ -27,10 +28,22 @@ export class TraceInFile extends AddTrace {
   @IsOptional() @IsBoolean() birth?: boolean;
 }
 
+const HASH = /^[0-9a-f]{64}$/;
+
+/** The chain of a run’s log, as {@link checkLog} of core reads it. */
+export class LogInFile {
+  @IsArray() @ArrayMaxSize(10_000) @IsString({ each: true }) @MaxLength(64, { each: true }) hashes!: string[];
+  @Matches(HASH, { message: 'head must be a SHA-256 in hexadecimal' }) head!: string;
+}
+
 export class JobFileRun {
   @IsObject() design!: object;
   /** Read one by one by `readFact`, by their kinds. */
   @IsArray() @ArrayMaxSize(10_000) @IsObject({ each: true }) facts!: object[];
+  /** How the facts are chained, in their order; files of before they were have none. */
+  @IsOptional() @IsPart() @Type(() => LogInFile) log?: LogInFile;
+  /** Designs as they were handed over, read by `readDesign`. */
+  @IsOptional() @IsArray() @ArrayMaxSize(200) @IsObject({ each: true }) revisions?: object[];
   /** Sweeps; files of before they were kept have none. */
   @IsOptional()
   @IsArray()

@@ -83,6 +83,7 @@ export class Practice implements core.Practice {
   @IsOptional() @IsIn(unbraidingSchools) unbraiding?: UnbraidingSchool;
   @IsOptional() @IsIn(uhfShieldSchools) uhfShield?: UhfShieldSchool;
   @IsOptional() @IsBoolean() twoPersonCheck?: boolean;
+  @IsOptional() @IsIn([2]) signatures?: 2;
   @IsOptional() @IsIn(['two-wire', 'four-wire']) ohmMeter?: 'two-wire' | 'four-wire';
   @IsOptional()
   @IsArray()

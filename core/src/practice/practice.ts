@@ -42,6 +42,8 @@ export interface Practice {
   ohmMeter?: OhmMeter;
   /** A second person looks at each end before it is signed off. */
   twoPersonCheck?: boolean;
+  /** Two people sign what is handed over. */
+  signatures?: 2;
   /** Who may sign, by first name. */
   crew?: string[];
   /** How common each cause is here; those not stated are as everywhere. */

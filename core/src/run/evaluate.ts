@@ -73,7 +73,7 @@ export function evaluate(given: Design, cool: Catalog, state: RunState): Sheet {
     fittedArrester: arrester && entry(catalog.arresters, arrester.arrester),
   };
   const body: SheetBody = { ...figured, ...sentences(design, figured) };
-  const stages = stagesOf({ design, facts, body });
+  const stages = stagesOf({ design, written: given, facts, practice, body });
   return { ...body, stages, next: nextOf(stages) };
 }
 

@@ -114,6 +114,7 @@ describe('a backup', () => {
     ['0007', 8, ['facts']],
     ['0008', 9, ['facts']],
     ['0009', 10, ['facts']],
+    ['0010', 11, ['facts']],
   ] as const)('of an older Kobran (%s) is brought up to date', async (version, migrations, tables) => {
     const versions = fileURLToPath(new URL(`../database/versions/${version}.json`, import.meta.url));
     const rows = JSON.parse(readFileSync(versions, 'utf8')) as Record<string, Record<string, unknown>[]>;

@@ -8,6 +8,7 @@ import type { Database } from '../database/database.js';
 import { preparedImage } from '../database/image.js';
 import { migrationsFolder } from '../database/migrations.js';
 import { packTraces } from '../database/packTraces.js';
+import { chainOlder } from '../database/chainOlder.js';
 import * as schema from '../database/schema.js';
 import { readBackup, UnusableBackup, writeBackup, BACKUP_SCHEMA, type ReadBackup } from './backupFile.js';
 import { allRows, replaceAll } from './rows.js';
@@ -60,6 +61,7 @@ export async function throughScratch(file: string, out: string): Promise<ReadBac
     await replaceAll(db, readBackup(file));
     await migrate(scratch, { migrationsFolder });
     await packTraces(db);
+    await chainOlder(db);
     const again = await writeBackup(out, { schema: BACKUP_SCHEMA, madeAt, migrations: known }, allRows(db));
     if (migrations === known && (again.rows !== rows || again.sha256 !== sha256))
       throw new UnusableBackup('What was restored is not what the backup holds.');

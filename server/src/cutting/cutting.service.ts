@@ -4,9 +4,9 @@ import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, inArray, isNull } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
-import { facts, runs, shopEntries } from '../database/schema.js';
+import { runs, shopEntries } from '../database/schema.js';
 import { notFound, problem, type ProblemException } from '../errors/problem.js';
-import { FactsService } from '../facts/facts.service.js';
+import { appendFacts } from '../facts/log.js';
 import { ShopService } from '../shop/shop.service.js';
 
 /** Cable that leaves the shelf for the pieces of a job. */
@@ -15,7 +15,6 @@ export class CuttingService {
   constructor(
     @Inject(DATABASE) private readonly db: Database,
     @Inject(ShopService) private readonly shop: ShopService,
-    @Inject(FactsService) private readonly facts: FactsService,
   ) {}
 
   /** Changes shelf and log together; a reel that somebody changed in between is refused. Sent twice it is booked once. */
@@ -32,22 +31,20 @@ export class CuttingService {
         .where(and(inArray(runs.id, ids), isNull(runs.deletedAt)));
       const unknown = ids.find((id) => known.every((run) => run.id !== id));
       if (unknown !== undefined) throw notFound('run', unknown);
-      const logged = await tx
-        .insert(facts)
-        .values(
-          pieces.map(({ runId, id, pieceId, lengthM, reel }) => {
-            const cut = {
-              ...(lengthM === undefined ? {} : { lengthM }),
-              ...(reel === undefined ? {} : { reel }),
-            };
-            const fact: Fact =
-              kind === 'cut' ? { kind, id, by, at, pieceId, ...cut } : { kind, id, by, at, pieceId };
-            return this.facts.rowOf(runId, fact);
-          }),
-        )
-        .onConflictDoNothing()
-        .returning({ id: facts.id });
-      if (logged.length === 0) return;
+      const factOf = ({ id, pieceId, lengthM, reel }: BookCutting['pieces'][number]): Fact => {
+        const cut = {
+          ...(lengthM === undefined ? {} : { lengthM }),
+          ...(reel === undefined ? {} : { reel }),
+        };
+        return kind === 'cut' ? { kind, id, by, at, pieceId, ...cut } : { kind, id, by, at, pieceId };
+      };
+      let logged = 0;
+      // Always in one order: of two who book together none waits for the other for ever.
+      for (const runId of ids.toSorted()) {
+        const own = pieces.filter((piece) => piece.runId === runId).map(factOf);
+        logged += (await appendFacts(tx, runId, own)).length;
+      }
+      if (logged === 0) return;
       const rows = await tx.select().from(shopEntries).where(eq(shopEntries.kind, 'reel')).for('update');
       const versions = new Map(rows.map((row) => [row.id, row.version]));
       const changed = standing.find(({ id, version }) => versions.get(id) !== version);

@@ -6,6 +6,7 @@ import { GroupedSync } from './groupedSync.js';
 import { lockFolder } from './folderLock.js';
 import { preparedImage } from './image.js';
 import { packTraces } from './packTraces.js';
+import { chainOlder } from './chainOlder.js';
 import * as schema from './schema.js';
 import type { Database, OpenDatabase } from './drivers.js';
 import { migrationsFolder } from './migrations.js';
@@ -35,6 +36,7 @@ async function openFolder(folder: string): Promise<OpenDatabase> {
     const db = drizzle(client, { schema });
     await migrate(db, { migrationsFolder });
     await packTraces(db);
+    await chainOlder(db);
     await forgetArriving(db);
     const shopChanges = new ShopChanges();
     await client.listen(SHOP_CHANNEL, () => shopChanges.tell());

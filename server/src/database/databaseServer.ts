@@ -6,6 +6,7 @@ import { forgetArriving } from './arriving.js';
 import { migrationsFolder } from './migrations.js';
 import type { OpenDatabase } from './drivers.js';
 import { packTraces } from './packTraces.js';
+import { chainOlder } from './chainOlder.js';
 import * as schema from './schema.js';
 import { ServerListener } from './serverListener.js';
 import { ShopChanges } from './shopChanges.js';
@@ -19,6 +20,7 @@ export async function openServer(url: string): Promise<OpenDatabase> {
   await alone(pool, async () => {
     await migrate(db, { migrationsFolder });
     await packTraces(db);
+    await chainOlder(db);
     // Another server may be importing just now.
     await forgetArriving(db, lt(schema.jobs.createdAt, sql`now() - interval '1 hour'`));
   });

@@ -76,9 +76,33 @@ export const facts = pgTable(
     body: jsonb('body').notNull(),
     by: text('by').notNull(),
     at: moment('at').notNull(),
+    /** It stands for this entry and all before it; nothing until an older row is chained at the next start. */
+    hash: text('hash'),
     came: came(),
   },
   (table) => [index('facts_of_run').on(table.runId), index('facts_of_kind').on(table.kind)],
+);
+
+/** How far the log of a run has come: with it an entry missing at the end is seen. Who adds an entry holds this row. */
+export const logs = pgTable('logs', {
+  runId: uuid('run_id')
+    .primaryKey()
+    .references(() => runs.id),
+  length: integer('length').notNull(),
+  head: text('head').notNull(),
+});
+
+/** Designs as they were handed over, each once: the signatures name it by its hash. */
+export const revisions = pgTable(
+  'revisions',
+  {
+    runId: uuid('run_id')
+      .notNull()
+      .references(() => runs.id),
+    hash: text('hash').notNull(),
+    design: jsonb('design').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.runId, table.hash] })],
 );
 
 /** How far cards and batches are: the newest stands, whichever device it comes from. */

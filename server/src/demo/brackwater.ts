@@ -2,7 +2,7 @@ import { DESIGN_SCHEMA, defaultPractice, onSite, type Design } from '@kobran/cor
 import { brackwaterRoutes, brackwaterSite } from './brackwaterSite.js';
 import { vhfFacts } from './brackwaterHistory.js';
 import { vhfTraces } from './vhfTraces.js';
-import { nothingYet, type DemoJob } from './demoJob.js';
+import { nothingYet, on, type DemoJob } from './demoJob.js';
 
 /** With the legs its ways give, so that it says the same without them. */
 const onTheSite = (design: Design): Design => onSite(design, brackwaterSite);
@@ -221,6 +221,21 @@ export const brackwater: DemoJob = {
     { id: '7a0e1d00-0000-4000-8000-00000000a002', design: uhfLink, facts: nothingYet },
     { id: '7a0e1d00-0000-4000-8000-00000000a003', design: hfFallback, facts: nothingYet },
     { id: '7a0e1d00-0000-4000-8000-00000000a004', design: dataRadio, facts: nothingYet },
-    { id: '7a0e1d00-0000-4000-8000-00000000a006', design: weatherReceiver, facts: nothingYet },
+    {
+      id: '7a0e1d00-0000-4000-8000-00000000a006',
+      design: weatherReceiver,
+      facts: nothingYet,
+      handedOver: {
+        design: {
+          ...weatherReceiver,
+          pieces: weatherReceiver.pieces.map((piece) =>
+            piece.id === 'patch' && piece.kind === 'assembly' ? { ...piece, lengthM: 2.4 } : piece,
+          ),
+        },
+        by: 'Hedra',
+        at: on(5, 16),
+        reason: 'receives for the flood season; ground and seal follow',
+      },
+    },
   ],
 };

@@ -8,6 +8,8 @@ export interface DemoRun {
   design: Design;
   facts: Facts;
   traces?: StoredTrace[];
+  /** As it was when it was handed over; what stands now was changed since. */
+  handedOver?: { design: Design; by: string; at: string; reason: string };
 }
 
 export interface DemoJob {

@@ -1,6 +1,8 @@
+import { documentHash, onSite } from '@kobran/core';
 import { sql } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
-import { facts, jobs, runs, shopEntries, traces } from '../database/schema.js';
+import { jobs, runs, shopEntries, traces } from '../database/schema.js';
+import { putLog, putRevisions } from '../facts/log.js';
 import { traceRow } from '../traces/traceRow.js';
 import { shopShelf } from './shopShelf.js';
 import { tarrowmere } from './tarrowmere.js';
@@ -29,15 +31,24 @@ export async function seedDemo(db: Database): Promise<boolean> {
         .values({ id, name, site, practice, ...(place ? { place, placeVersion: 1 } : {}) });
       for (const run of demoRuns) {
         await tx.insert(runs).values({ id: run.id, jobId: id, design: run.design });
-        const rows = run.facts.map(({ id: factId, kind, by, at, ...body }) => ({
-          id: factId,
-          runId: run.id,
-          kind,
-          by,
-          at,
-          body,
-        }));
-        if (rows.length > 0) await tx.insert(facts).values(rows);
+        const { handedOver } = run;
+        const signed = handedOver && onSite(handedOver.design, place);
+        await putLog(tx, run.id, [
+          ...run.facts,
+          ...(handedOver && signed
+            ? [
+                {
+                  id: `${run.id.slice(0, -4)}5190`,
+                  kind: 'handed over' as const,
+                  design: documentHash(signed),
+                  by: handedOver.by,
+                  at: handedOver.at,
+                  reason: handedOver.reason,
+                },
+              ]
+            : []),
+        ]);
+        if (signed) await putRevisions(tx, run.id, [signed]);
         for (const trace of run.traces ?? []) await tx.insert(traces).values(await traceRow(run.id, trace));
       }
     }

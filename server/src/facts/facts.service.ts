@@ -1,16 +1,14 @@
-import { readFact, type LoggedEnd, type LoggedTrim, type Damaged } from '@kobran/contract';
-import type { Fact, FactKindId, FactOf, Facts } from '@kobran/core';
+import { readFact, type LoggedEnd, type LoggedTrim, type Damaged, type SignedDesign } from '@kobran/contract';
+import type { Design, Fact, FactKindId, FactOf, Facts, KeptLog } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
-import { facts, jobs, runs } from '../database/schema.js';
-import { idTaken, invalid } from '../errors/problem.js';
+import { facts, jobs, revisions, runs } from '../database/schema.js';
+import { invalid } from '../errors/problem.js';
 import { apart, damageOf, type Stored } from '../store/stored.js';
-import { iso } from '../store/moment.js';
-
-/** As much of a row as a fact is made of. */
-export type FactRow = Pick<typeof facts.$inferSelect, 'id' | 'kind' | 'by' | 'at' | 'body'>;
+import { entryOf, type FactRow } from '../store/factRows.js';
+import { appendFacts, putRevisions, readLog } from './log.js';
 
 /** The facts of a run; what cannot be read is set aside. */
 export interface RunFacts {
@@ -42,21 +40,40 @@ export class FactsService {
     return read.fact;
   }
 
-  /** A fact as a row of its run. */
-  rowOf(runId: string, { id, kind, by, at, ...body }: Fact): typeof facts.$inferInsert {
-    return { id, runId, kind, by, at, body };
-  }
-
   /** Keeps a fact; sent twice it is kept once. One which another run has under this id is refused, not dropped. */
   async add(runId: string, fact: Fact): Promise<void> {
-    const kept = await this.db
-      .insert(facts)
-      .values(this.rowOf(runId, fact))
-      .onConflictDoNothing()
-      .returning({ id: facts.id });
-    if (kept.length > 0) return;
-    const [known] = await this.db.select({ runId: facts.runId }).from(facts).where(eq(facts.id, fact.id));
-    if (known.runId !== runId) throw idTaken('fact', fact.id);
+    await this.db.transaction((tx) => appendFacts(tx, runId, [fact]));
+  }
+
+  /** Keeps a signature together with what was signed. */
+  async sign(runId: string, fact: FactOf<'handed over'>, design: Design): Promise<void> {
+    await this.db.transaction(async (tx) => {
+      await appendFacts(tx, runId, [fact]);
+      await putRevisions(tx, runId, [design]);
+    });
+  }
+
+  /** Designs as they were handed over, in no order: the signatures have one. */
+  async revisions(runId: string): Promise<SignedDesign[]> {
+    const rows = await this.db.select().from(revisions).where(eq(revisions.runId, runId));
+    // Kept as it was signed; nobody changes it.
+    return rows.map(({ hash, design }) => ({ hash, design: design as Design }));
+  }
+
+  /** The log of a run with its chain, in the order in which its entries came, unchecked. */
+  log(runId: string): Promise<KeptLog> {
+    return readLog(this.db, runId);
+  }
+
+  /** Its log for a file: without entries which nobody can read, so that a check of the file misses these. */
+  async readableLog(runId: string): Promise<KeptLog> {
+    const { facts: entries, hashes, head } = await this.log(runId);
+    const isReadable = entries.map((entry) => readFact(entry).ok);
+    return {
+      facts: entries.filter((_, k) => isReadable[k]),
+      hashes: hashes.filter((_, k) => isReadable[k] ?? true),
+      head,
+    };
   }
 
   /** The facts of some runs, oldest first; what cannot be read is set aside. */
@@ -122,10 +139,11 @@ export class FactsService {
     });
   }
 
-  private stored({ id, kind, by, at, body }: FactRow): Stored<Fact> {
-    const fact = { ...(body as object), id, kind, by, at: iso(at) };
+  private stored(row: FactRow): Stored<Fact> {
+    const { id, kind } = row;
+    const fact = entryOf(row);
     // Read well before, so it has the shape of its kind.
-    if (this.sound.has(id)) return { ok: true, value: fact as Fact };
+    if (this.sound.has(id)) return { ok: true, value: fact };
     const read = readFact(fact);
     if (!read.ok) return { ok: false, damaged: damageOf(`A fact (${kind})`, id, read.problems) };
     this.sound.add(id);

@@ -1,13 +1,14 @@
 import { JOB_FILE_SCHEMA, type JobDocument, type JobFile } from '@kobran/contract';
-import { renameRuns, runInFile, type Design, type Fact, type Site } from '@kobran/core';
+import { renameRuns, runInFile, type Design, type Site } from '@kobran/core';
 import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { eq } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
-import { facts, jobs, runs, traces } from '../database/schema.js';
+import { jobs, runs, traces } from '../database/schema.js';
 import { invalid, problem } from '../errors/problem.js';
 import { FactsService } from '../facts/facts.service.js';
+import { putLog, putRevisions } from '../facts/log.js';
 import { concerns, ShopService } from '../shop/shop.service.js';
 import { now } from '../store/moment.js';
 import { PicturesService } from '../pictures/pictures.service.js';
@@ -16,9 +17,6 @@ import { background } from '../work/background.js';
 import { forgetArriving } from '../database/arriving.js';
 import { JobsService } from './jobs.service.js';
 import { readInBackground, type ReadFile } from './readInBackground.js';
-
-/** Facts put in at once: a statement has room for so many, and nobody waits long for it. */
-const FACTS_AT_ONCE = 500;
 
 /** A whole job as one open JSON file, out and in. */
 @Injectable()
@@ -54,11 +52,14 @@ export class JobFileService implements OnModuleDestroy {
       ...(await this.picturesOf(jobId, place?.site)),
       ...(await this.ownEntries(documents.map(({ design }) => design))),
     };
-    const { traces: kept, writers } = this;
+    const { traces: kept, facts: logs, writers } = this;
     async function* text(): AsyncIterable<string> {
       yield `${JSON.stringify(head).slice(0, -1)},"runs":[`;
-      for (const [k, { id, design, facts: done }] of documents.entries()) {
-        yield `${k > 0 ? ',' : ''}${JSON.stringify({ design, facts: done }).slice(0, -1)}`;
+      for (const [k, { id, design }] of documents.entries()) {
+        // Entries in the order in which they came here: so they are chained.
+        const { facts, ...log } = await logs.readableLog(id);
+        const signed = (await logs.revisions(id)).map(({ design: one }) => one);
+        yield `${k > 0 ? ',' : ''}${JSON.stringify({ design, facts, log, ...(signed.length > 0 ? { revisions: signed } : {}) }).slice(0, -1)}`;
         const sweeps = await kept.list(id);
         for (const [n, sweep] of sweeps.entries())
           yield `${n > 0 ? ',' : ',"traces":['}${(await writers.run(await kept.packed(id, sweep.id))) as string}`;
@@ -116,12 +117,16 @@ export class JobFileService implements OnModuleDestroy {
     ids: readonly string[],
     file: Extract<ReadFile, { ok: true }>,
   ): Promise<void> {
-    for (const [n, { design, facts: done, sweeps }] of file.runs.entries()) {
+    for (const [n, { design, facts: done, log, revisions, sweeps }] of file.runs.entries()) {
       const runId = ids[n];
       await this.db.insert(runs).values({ id: runId, jobId, design });
-      const rows = done.map((fact: Fact) => this.facts.rowOf(runId, { ...fact, id: randomUUID() }));
-      for (let k = 0; k < rows.length; k += FACTS_AT_ONCE)
-        await this.db.insert(facts).values(rows.slice(k, k + FACTS_AT_ONCE));
+      await putLog(
+        this.db,
+        runId,
+        done.map((fact) => ({ ...fact, id: randomUUID() })),
+        log,
+      );
+      await putRevisions(this.db, runId, revisions);
       // Of several birth records of one piece the newest stays.
       const births = new Map<string, { at: string; id: string }>();
       for (let k = 0; k < sweeps; k++) {

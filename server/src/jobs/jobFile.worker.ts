@@ -36,7 +36,7 @@ export default async function reader({
   port.postMessage({
     ok: true,
     head,
-    runs: runs.map(({ design, facts, traces }) => ({ design, facts, sweeps: traces.length })),
+    runs: runs.map(({ traces, ...run }) => ({ ...run, sweeps: traces.length })),
   } satisfies FromReader);
   // The main thread asks for a sweep when it has put the last one in.
   const sweeps = runs.flatMap(({ traces }) => traces);

@@ -18,6 +18,7 @@ import {
   type Catalog,
   type Design,
   type Fact,
+  type KeptLog,
   type Practice,
   type Problem,
   type ShopEntry,
@@ -39,6 +40,10 @@ export interface PackedTrace {
 export interface ReadRun {
   design: Design;
   facts: Fact[];
+  /** How the facts are chained; older files do not say. */
+  log?: Pick<KeptLog, 'hashes' | 'head'>;
+  /** Designs as they were handed over. */
+  revisions: object[];
   traces: PackedTrace[];
 }
 
@@ -174,7 +179,7 @@ const checkedEntries = (own: readonly ShopFileEntry[], complaints: Complaints): 
 
 /** A run by the rules of designs and facts; nothing when it is complained of. */
 function checkedRun(
-  { design, facts }: JobFileRun,
+  { design, facts, log, revisions = [] }: JobFileRun,
   k: number,
   known: Catalog,
   complaints: Complaints,
@@ -186,7 +191,13 @@ function checkedRun(
     if (!one.ok) complaints.add(one.problems);
     return one.ok ? [plain(one.fact)] : [];
   });
-  return read.ok ? { design: plain(read.design), facts: done } : undefined;
+  for (const [n, signed] of revisions.entries()) {
+    const one = readDesign(signed, known);
+    if (!one.ok) complaints.add(one.problems, `runs[${k}].revisions[${n}].`);
+  }
+  return read.ok
+    ? { design: plain(read.design), facts: done, revisions, ...(log ? { log: plain(log) } : {}) }
+    : undefined;
 }
 
 const notJson = ({ message }: NotJson): Problem => ({

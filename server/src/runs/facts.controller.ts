@@ -1,5 +1,5 @@
-import { signOffProblem } from '@kobran/core';
-import { routes, type LoggedEnd, type LoggedTrim } from '@kobran/contract';
+import { documentHash, signedState, signOffProblem, type FactOf, type KeptLog } from '@kobran/core';
+import { routes, type LoggedEnd, type LoggedTrim, type SignedDesign } from '@kobran/contract';
 import { Body, Controller, Inject, Param, ParseUUIDPipe } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { Handles } from '../handles.js';
@@ -21,13 +21,38 @@ export class FactsController {
   async add(@Param('id', ParseUUIDPipe) id: string, @Body() body: unknown): Promise<void> {
     const fact = this.facts.checked(body);
     await this.runs.mustStand(id);
-    if (fact.kind === 'handed over') {
-      const { run, sheet } = await this.sheets.sheetOf(id);
-      const against = signOffProblem(sheet, fact);
-      // One which was taken before is only sent again.
-      if (against && !run.facts.some((kept) => kept.id === fact.id)) throw problem(409, against);
-    }
-    await this.facts.add(id, fact);
+    if (fact.kind === 'handed over') await this.sign(id, fact);
+    else await this.facts.add(id, fact);
+  }
+
+  private async sign(id: string, fact: FactOf<'handed over'>): Promise<void> {
+    const { run, sheet, practice } = await this.sheets.sheetOf(id);
+    // One which was taken before is only sent again.
+    if (run.facts.some((kept) => kept.id === fact.id)) return;
+    const { signers } = signedState(run.design, run.facts, practice);
+    const against = signOffProblem(sheet, { ...fact, signers });
+    if (against) throw problem(409, against);
+    if (fact.design === undefined) return this.facts.add(id, fact);
+    if (fact.design !== documentHash(run.design))
+      throw problem(409, {
+        code: 'handover.changed',
+        message: 'The run is not what was signed: it was changed since.',
+        where: 'design',
+        remedy: 'Look at it as it stands now, and sign again.',
+      });
+    return this.facts.sign(id, fact, run.design);
+  }
+
+  @Handles(routes.readLog)
+  async log(@Param('id', ParseUUIDPipe) id: string): Promise<KeptLog> {
+    await this.runs.mustStand(id);
+    return this.facts.log(id);
+  }
+
+  @Handles(routes.listRevisions)
+  async revisions(@Param('id', ParseUUIDPipe) id: string): Promise<SignedDesign[]> {
+    await this.runs.mustStand(id);
+    return this.facts.revisions(id);
   }
 
   @Handles(routes.listEnds)

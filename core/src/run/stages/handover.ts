@@ -1,4 +1,4 @@
-import { factAbout } from '../facts/facts.js';
+import { signedState } from '../log/index.js';
 import { fail, type Problem } from '../../quantity/index.js';
 import type { SheetBody } from '../sheet/sheet.js';
 import type { Stage, StageRule } from './stage.js';
@@ -7,8 +7,22 @@ import type { Stage, StageRule } from './stage.js';
 export const handover: StageRule = {
   id: 'handover',
   name: 'Hand over',
-  look({ facts, waiting }) {
-    if (factAbout(facts, 'handed over')) return { state: 'done', detail: 'handed over', next: '' };
+  look({ written, facts, practice, waiting }) {
+    const { revision, changed, missing } = signedState(written, facts, practice);
+    if (revision && changed)
+      return {
+        state: 'in work',
+        detail: `changed since revision ${revision.number}`,
+        next: `Sign the change off as revision ${revision.number + 1}`,
+      };
+    if (revision && missing > 0)
+      return { state: 'in work', detail: 'one of two signatures', next: 'Have a second person sign' };
+    if (revision)
+      return {
+        state: 'done',
+        detail: revision.design === undefined ? 'handed over' : `revision ${revision.number} handed over`,
+        next: '',
+      };
     return {
       state: waiting === 0 ? 'in work' : 'not started',
       detail: waiting === 0 ? 'ready' : `${waiting} ${waiting === 1 ? 'stage' : 'stages'} to go`,
@@ -28,7 +42,7 @@ const LEAST_REASON = 4;
  */
 export function signOffProblem(
   { snags, stages }: Pick<SheetBody, 'snags'> & { stages: readonly Stage[] },
-  { by, reason = '' }: { by: string; reason?: string },
+  { by, reason = '', signers = [] }: { by: string; reason?: string; signers?: readonly string[] },
 ): Problem | undefined {
   const stop = snags.find(({ level }) => level === 'stop') ?? stages.find(({ state }) => state === 'snags');
   if (stop) {
@@ -46,6 +60,13 @@ export function signOffProblem(
       'Nobody has signed.',
       'by',
       'Enter the name of whoever hands the run over.',
+    ).problem;
+  if (signers.includes(by))
+    return fail(
+      'handover.signed-twice',
+      `${by} has signed this already.`,
+      'by',
+      'A second person looks at it and signs with their own name.',
     ).problem;
   const open = stages.filter(({ id, state }) => id !== 'handover' && state !== 'done');
   if (open.length > 0 && reason.trim().length < LEAST_REASON)

@@ -1,3 +1,4 @@
+import type { Practice } from '../../practice/index.js';
 import type { UnitSystem } from '../../quantity/index.js';
 import type { Design } from '../design/design.js';
 import type { StageId } from '../design/stageId.js';
@@ -22,7 +23,10 @@ export interface Stage {
 /** What a stage looks at. */
 export interface StageContext {
   design: Design;
+  /** The design as it is written, before target lengths are worked out. */
+  written: Design;
   facts: Facts;
+  practice: Practice;
   body: SheetBody;
   /** Stages before this one which are not done. */
   waiting: number;

@@ -6,15 +6,13 @@ import {
   formatLength,
   onSite,
   type Practice,
-  type Sheet,
   type Site,
 } from '@kobran/core';
 import { MoreHorizontal } from 'lucide-react';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePreferences, useWords } from '../../ui/Preferences.js';
-import { rulerScale } from '../../drawing/ruler/scale.js';
-import { useWidth } from '../../ui/useWidth.js';
+import { MiniLine } from '../../drawing/ruler/MiniLine.js';
 import { useFacts } from '../../store/Device.js';
 import { useCatalog } from '../../store/Shop.js';
 import { Menu } from '../../ui/Menu.js';
@@ -115,49 +113,5 @@ function RunLine({ run, practice, place }: Props): ReactNode {
         </p>
       </div>
     </li>
-  );
-}
-
-/** The run on a ruler of one line: zones below, joints as ticks. */
-function MiniLine({ sheet }: { sheet: Sheet }): ReactNode {
-  const [ref, width] = useWidth<HTMLDivElement>();
-  const scale = rulerScale(sheet.totalM, width);
-  const { spans } = sheet.route;
-  return (
-    <div ref={ref} className="my-1 h-6">
-      {width > 0 && (
-        <svg width={width} height={24} aria-hidden="true" className="-ml-3.5">
-          {spans.map(({ fromM, toM, zone }, k) => (
-            <rect
-              key={k}
-              x={scale(fromM)}
-              y={4}
-              width={Math.max(
-                0,
-                scale(k === spans.length - 1 ? sheet.totalM : Math.min(toM, sheet.totalM)) - scale(fromM),
-              )}
-              height={16}
-              fill={`var(--zone-${zone})`}
-            />
-          ))}
-          {sheet.pieces.map(({ id, fromM, toM, kind }) => (
-            <path
-              key={id}
-              d={`M${scale(fromM)} 12H${Math.max(scale(toM), scale(fromM) + 3)}`}
-              stroke={kind === 'assembly' ? 'var(--ink)' : 'var(--edge)'}
-              strokeWidth={kind === 'assembly' ? 3 : 9}
-            />
-          ))}
-          {sheet.joints.map(({ id, atM, snag, mating }) => (
-            <path
-              key={id}
-              d={`M${scale(atM)} 4V20`}
-              stroke={mating.passes ? (snag === 'caution' ? 'var(--caution)' : 'var(--ink)') : 'var(--stop)'}
-              strokeWidth={mating.passes ? 1.5 : 4}
-            />
-          ))}
-        </svg>
-      )}
-    </div>
   );
 }

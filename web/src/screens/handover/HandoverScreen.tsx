@@ -1,21 +1,19 @@
 import { pathOf, routes } from '@kobran/contract';
-import { aboutOf, counted, factText, readBatchEndId, signOffProblem, type Facts } from '@kobran/core';
+import { counted } from '@kobran/core';
 import { Download } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useOpenRun } from '../../store/RunContext.js';
-import { useCatalog } from '../../store/Shop.js';
 import { useWaitingCount } from '../../store/Device.js';
-import { usePreferences, useWords } from '../../ui/Preferences.js';
-import { SignedBy } from '../../ui/SignedBy.js';
 import { StagePage } from '../../ui/StagePage.js';
 import { StateMark, stateWords } from '../../ui/StateMark.js';
-import { DoneButton } from '../../frame/DoneButton.js';
-import { sayMoment } from '../../ui/dates.js';
+import { Log } from './Log.js';
+import { Revisions } from './Revisions.js';
+import { SignOff } from './SignOff.js';
 
 /** What is done and what is not, the log, and the job as a file to take away. */
 export function HandoverScreen(): ReactNode {
-  const { sheet, id, jobId, facts, editor } = useOpenRun();
+  const { sheet, id, jobId, editor } = useOpenRun();
   const waiting = useWaitingCount();
   const open = sheet.stages.filter(({ id: stage, state }) => stage !== 'handover' && state !== 'done');
   const names = new Map<string, string>([
@@ -62,56 +60,10 @@ export function HandoverScreen(): ReactNode {
       </ul>
       <p className="mt-3">{counted(sheet.snags)} stand in the record.</p>
       <SignOff open={open.length} />
+      <Revisions />
       <Note />
-      <Log facts={facts} names={names} />
+      <Log names={names} />
     </StagePage>
-  );
-}
-
-/** Signing off: a stop refuses it, open stages ask for a reason, and somebody has to sign. */
-function SignOff({ open }: { open: number }): ReactNode {
-  const { sheet } = useOpenRun();
-  const { name } = usePreferences();
-  const [reason, setReason] = useState('');
-  const problem = signOffProblem(sheet, { by: name, reason });
-  const stopped = problem?.code === 'handover.stop';
-  return (
-    <section aria-label="Sign off" className="mt-4">
-      <div className="flex flex-wrap items-end gap-3">
-        <div className="w-48">
-          <SignedBy />
-        </div>
-        {open > 0 && !stopped && (
-          <div className="min-w-64 flex-1">
-            <label htmlFor="reason" className="mb-1 block text-sm text-muted">
-              Why it is handed over with {open} {open === 1 ? 'stage' : 'stages'} open
-            </label>
-            <input
-              id="reason"
-              className="field"
-              maxLength={500}
-              value={reason}
-              onChange={({ target }) => setReason(target.value)}
-            />
-          </div>
-        )}
-        <DoneButton
-          fact={{
-            kind: 'handed over',
-            problems: counted(sheet.snags),
-            ...(reason.trim() === '' ? {} : { reason: reason.trim() }),
-          }}
-          label="Sign off and hand over"
-          done="Handed over"
-          disabled={problem !== undefined}
-        />
-      </div>
-      {problem && (
-        <p className={`mt-2 ${stopped ? 'font-semibold text-stop' : 'text-muted'}`}>
-          {problem.message} {problem.remedy}
-        </p>
-      )}
-    </section>
   );
 }
 
@@ -138,46 +90,5 @@ function Note(): ReactNode {
       />
       <button className="button">Log it</button>
     </form>
-  );
-}
-
-/** Whatever a fact is about by its name; a batch’s piece with its number. */
-function placeName(about: string, names: ReadonlyMap<string, string>): string {
-  const { end, piece } = readBatchEndId(about);
-  return `${names.get(end) ?? end}${piece === undefined ? '' : `, piece ${piece}`}`;
-}
-
-function Log({ facts, names }: { facts: Facts; names: ReadonlyMap<string, string> }): ReactNode {
-  const catalog = useCatalog();
-  const words = useWords();
-  const log = facts.filter(({ kind }) => kind !== 'reading');
-  return (
-    <section className="mt-4">
-      <h2 className="font-bold">Log</h2>
-      {log.length === 0 && <p className="text-muted">Nothing is logged yet.</p>}
-      <ul>
-        {log
-          .toSorted((x, y) => y.at.localeCompare(x.at))
-          .map((fact) => {
-            const about = aboutOf(fact);
-            return (
-              <li
-                key={fact.id}
-                className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[10rem_6rem_1fr]"
-              >
-                <span className="figures text-sm text-muted">{sayMoment(fact.at)}</span>
-                <span>{fact.by || 'unsigned'}</span>
-                <span>
-                  <strong>
-                    {fact.kind}
-                    {about && `, ${placeName(about, names)}`}:
-                  </strong>{' '}
-                  {fact.kind === 'grounded' ? words(factText(fact, catalog)) : factText(fact, catalog)}
-                </span>
-              </li>
-            );
-          })}
-      </ul>
-    </section>
   );
 }

@@ -189,6 +189,11 @@ function Checks({ practice, onChange }: Section): ReactNode {
         onChange={(twoPersonCheck) => onChange({ twoPersonCheck })}
       />
       <p className="mb-3 text-sm text-muted">What one hand has just made, its eyes see as right.</p>
+      <Tick
+        label="Two people sign what is handed over"
+        checked={practice.signatures === 2}
+        onChange={(two) => onChange({ signatures: two ? 2 : undefined })}
+      />
       <Choice
         label="Spare for re-terminating each end, times"
         value={String(practice.remakesPerEnd)}

@@ -1,0 +1,11 @@
+export {
+  chained,
+  checkLog,
+  documentHash,
+  EMPTY_LOG,
+  entryHash,
+  type KeptLog,
+  type LogCheck,
+} from './chain.js';
+export { designChanges, type DesignChange } from './designChanges.js';
+export { revisionsOf, signedState, type Revision, type SignedState } from './revisions.js';

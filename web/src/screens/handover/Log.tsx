@@ -1,0 +1,85 @@
+import { routes } from '@kobran/contract';
+import { aboutOf, checkLog, factText, readBatchEndId } from '@kobran/core';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { call, messageOf } from '../../store/client.js';
+import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
+import { sayMoment } from '../../ui/dates.js';
+import { useWords } from '../../ui/Preferences.js';
+
+/** Whatever a fact is about by its name; a batch’s piece with its number. */
+function placeName(about: string, names: ReadonlyMap<string, string>): string {
+  const { end, piece } = readBatchEndId(about);
+  return `${names.get(end) ?? end}${piece === undefined ? '' : `, piece ${piece}`}`;
+}
+
+/** What was done, the newest first, and whether it is still what was written. */
+export function Log({ names }: { names: ReadonlyMap<string, string> }): ReactNode {
+  const { facts } = useOpenRun();
+  const catalog = useCatalog();
+  const words = useWords();
+  const log = facts.filter(({ kind }) => kind !== 'reading');
+  return (
+    <section className="mt-4" aria-labelledby="log">
+      <h2 id="log" className="font-bold">
+        Log
+      </h2>
+      <Chain />
+      {log.length === 0 && <p className="text-muted">Nothing is logged yet.</p>}
+      <ul>
+        {log
+          .toSorted((x, y) => y.at.localeCompare(x.at))
+          .map((fact) => {
+            const about = aboutOf(fact);
+            return (
+              <li
+                key={fact.id}
+                className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[10rem_6rem_1fr]"
+              >
+                <span className="figures text-sm text-muted">{sayMoment(fact.at)}</span>
+                <span>{fact.by || 'unsigned'}</span>
+                <span>
+                  <strong>
+                    {fact.kind}
+                    {about && `, ${placeName(about, names)}`}:
+                  </strong>{' '}
+                  {fact.kind === 'grounded' ? words(factText(fact, catalog)) : factText(fact, catalog)}
+                </span>
+              </li>
+            );
+          })}
+      </ul>
+    </section>
+  );
+}
+
+/** Whether nothing was changed, taken out or moved in what the server keeps; checked here, not believed. */
+function Chain(): ReactNode {
+  const { id, facts } = useOpenRun();
+  const { data, error } = useQuery({
+    queryKey: ['log', id, facts.length],
+    queryFn: () => call(routes.readLog, { id }),
+  });
+  if (error) return <p className="text-sm text-muted">The log was not checked: {messageOf(error)}</p>;
+  if (!data) return <p className="text-sm text-muted">Checking the log…</p>;
+  const check = checkLog(data);
+  const waiting = facts.filter((fact) => data.facts.every(({ id: kept }) => kept !== fact.id)).length;
+  return (
+    <div role="status" className="text-sm">
+      {check.sound ? (
+        <p className="text-muted">
+          Checked:{' '}
+          {check.entries === 1 ? 'its one entry is' : `all ${check.entries} entries, readings included, are`}{' '}
+          as written, in the order in which they came. Head{' '}
+          <code className="figures break-all">{check.head}</code>
+        </p>
+      ) : (
+        <p className="font-semibold text-stop">
+          {check.problem.message} {check.problem.remedy}
+        </p>
+      )}
+      {waiting > 0 && <p className="text-muted">{waiting} not at the server yet.</p>}
+    </div>
+  );
+}
