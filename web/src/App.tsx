@@ -53,6 +53,7 @@ const GroundSiteScreen = screen(
 );
 const PullScreen = screen(() => import('./screens/site/pull/PullScreen.js'), 'PullScreen');
 const SiteScreen = screen(() => import('./screens/site/SiteScreen.js'), 'SiteScreen');
+const SealCardScreen = screen(() => import('./screens/seal/SealCardScreen.js'), 'SealCardScreen');
 const SealScreen = screen(() => import('./screens/seal/SealScreen.js'), 'SealScreen');
 const HandoverScreen = screen(() => import('./screens/handover/HandoverScreen.js'), 'HandoverScreen');
 const CatalogScreen = screen(() => import('./screens/catalog/CatalogScreen.js'), 'CatalogScreen');
@@ -124,6 +125,7 @@ export function App(): ReactNode {
               <Route path="ground" element={<GroundScreen />} />
               <Route path="ground/tube/:pieceId" element={<TubeScreen />} />
               <Route path="seal" element={<SealScreen />} />
+              <Route path="seal/:jointId" element={<SealCardScreen />} />
               <Route path="handover" element={<HandoverScreen />} />
             </Route>
             <Route

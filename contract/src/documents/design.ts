@@ -25,6 +25,7 @@ import {
   MAX_LOAD_POINTS,
   MAX_PIECES,
   housingKinds,
+  sealSystemIds,
   legKinds,
   noisePlaces,
   slackCauses,
@@ -186,6 +187,12 @@ export class Housing implements core.Housing {
   @IsIn(housingKinds) kind!: core.Housing['kind'];
 }
 
+export class JointSeal implements core.JointSeal {
+  @IsString() @MaxLength(90) joint!: string;
+  @IsIn(sealSystemIds) system!: core.SealSystemId;
+  @IsString() @Length(1, 300) reason!: string;
+}
+
 export class Design implements core.Design {
   @IsIn([DESIGN_SCHEMA], { message: `schema must be “${DESIGN_SCHEMA}”` }) schema!: string;
   @IsString() @Length(1, 120) name!: string;
@@ -220,4 +227,10 @@ export class Design implements core.Design {
   @AreParts()
   @Type(() => Housing)
   housings?: Housing[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MAX_PIECES)
+  @AreParts()
+  @Type(() => JointSeal)
+  seals?: JointSeal[];
 }

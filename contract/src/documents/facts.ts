@@ -9,7 +9,14 @@ import type {
   TrimRecord as TrimRecordOf,
   TubeReason,
 } from '@kobran/core';
-import { endWorks, gasTubeVolts, runReadingIds, tubeReasons } from '@kobran/core';
+import {
+  endWorks,
+  gasTubeVolts,
+  sealSystemIds,
+  type SealSystemId,
+  runReadingIds,
+  tubeReasons,
+} from '@kobran/core';
 import { Type, type ClassConstructor } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -135,7 +142,11 @@ class PowerStepFact extends SignedFact {
 
 class SealedFact extends SignedFact {
   @IsString() @Length(1, 90) jointId!: string;
+  @IsOptional() @IsIn(sealSystemIds) system?: SealSystemId;
   @IsOptional() @IsInt() @Min(1) @Max(20) passes?: number;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(200) torqueNm?: number;
+  @IsOptional() @IsNumber(number) @Min(-60) @Max(70) celsius?: number;
+  @IsOptional() @IsString() @Length(1, 300) unproved?: string;
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(10)

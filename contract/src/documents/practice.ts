@@ -15,7 +15,7 @@ import {
   Min,
 } from 'class-validator';
 import { Type } from 'class-transformer';
-import type * as core from '@kobran/core';
+import * as core from '@kobran/core';
 import {
   causeIds,
   centreSchools,
@@ -65,10 +65,30 @@ export class CodeProfile implements core.CodeProfile {
   @IsNumber(number) @Min(0.1) @Max(10_000) earthOhm!: number;
 }
 
+const Months = (): PropertyDecorator => (target, key) => {
+  IsOptional()(target, key);
+  IsInt()(target, key);
+  Min(1)(target, key);
+  Max(120)(target, key);
+};
+
+export class InspectionMonths implements Partial<Record<core.TapedExposure, number>> {
+  @Months() salt?: number;
+  @Months() ice?: number;
+  @Months() outdoor?: number;
+  @Months() sheltered?: number;
+}
+
 export class Practice implements core.Practice {
   @IsIn(['exact', 'shop']) cutSchool!: 'exact' | 'shop';
   @IsIn(['a little', 'hard']) tapeStretch!: 'a little' | 'hard';
   @IsOptional() @IsIn(tapeLaps) tapeLap?: TapeLap;
+  @IsOptional() @IsIn(core.tapeAdvances) tapeAdvance?: core.TapeAdvance;
+  @IsOptional() @IsInt() @Min(1) @Max(6) tapePasses?: number;
+  @IsOptional() @IsBoolean() courtesyLayer?: boolean;
+  @IsOptional() @IsIn(core.fusingTapeIds) fusingTape?: core.FusingTapeId;
+  @IsOptional() @IsIn(core.sealSystemIds) sealSystem?: core.SealSystemId;
+  @IsOptional() @IsPart() @Type(() => InspectionMonths) inspectionMonths?: InspectionMonths;
   @IsInt() @Min(0) @Max(10) remakesPerEnd!: number;
   @IsOptional()
   @IsArray()

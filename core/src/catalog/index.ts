@@ -52,6 +52,7 @@ export { adapterForms, isPlainAdapter, type Adapter, type AdapterForm } from './
 export { deviceKinds, directCurrents, usualDevice, type DeviceKind, type InlineDevice } from './device.js';
 export { GAS_TUBE_TOLERANCE, gasTubeVolts, letThroughV } from './arresters.js';
 export type { Arrester } from './arresters.js';
-export { tapes, type Tape } from './tapes.js';
+export { sleeves, type Sleeve } from './sleeves.js';
+export { fusingTapeIds, tapes, type FusingTapeId, type Tape } from './tapes.js';
 export * from './shop/index.js';
 export type { Catalog } from './catalog.js';

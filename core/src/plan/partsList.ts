@@ -12,6 +12,7 @@ export const needKinds = [
   'arrester',
   'gas tube',
   'tape',
+  'sleeve',
   'ground kit',
   'support',
   'grip',
@@ -112,10 +113,12 @@ function ofRun({ id: runId, design, sheet, facts }: PlannedRun, catalog: Catalog
     needs.add({ kind: 'connector', id: part.id, name: part.name, unit: 'piece' }, use(1));
   for (const rigid of rigidNeeds(design, facts, catalog)) needs.add(rigid, use(1));
   for (const { wrap } of sheet.wraps.filter(({ sealed }) => !sealed))
-    for (const { tape, tapeM } of wrap?.passes ?? [])
+    for (const { id, name, unit, amount, rollM } of wrap?.materials ?? [])
       needs.add(
-        { kind: 'tape', id: tape.id, name: tape.name, unit: 'roll' },
-        use((tapeM * TAPE_WASTE) / tape.rollM),
+        unit === 'piece' || rollM === undefined
+          ? { kind: 'sleeve', id, name, unit: 'piece' }
+          : { kind: 'tape', id, name, unit: 'roll' },
+        use(rollM === undefined ? amount.value : (amount.value * TAPE_WASTE) / rollM),
       );
 }
 

@@ -1,2 +1,2 @@
-export { REMAKE_M, defaultPractice, makeSchools } from './practice.js';
+export { REMAKE_M, defaultPractice, inspectionMonths, makeSchools, sealMethod } from './practice.js';
 export type { CausePrior, Practice } from './practice.js';

@@ -1,5 +1,14 @@
 import type { CodeProfile } from '../ground/index.js';
-import type { TapeLap, TapeStretch } from '../seal/index.js';
+import type { FusingTapeId } from '../catalog/index.js';
+import {
+  usualInspectionMonths,
+  type SealMethod,
+  type SealSystemId,
+  type TapeAdvance,
+  type TapedExposure,
+  type TapeLap,
+  type TapeStretch,
+} from '../seal/index.js';
 import type { CauseId, OhmMeter } from '../prove/index.js';
 import {
   usualSchools,
@@ -24,6 +33,18 @@ export interface Practice {
   tapeStretch: TapeStretch;
   /** How much of each turn of rubber lies on the one before; not stated, half. */
   tapeLap?: TapeLap;
+  /** Where the lap is measured; not stated, along the axis. */
+  tapeAdvance?: TapeAdvance;
+  /** Passes of rubber wherever it is; not stated, the place decides. */
+  tapePasses?: number;
+  /** A layer of vinyl, sticky side out, under everything, so that it comes off again. */
+  courtesyLayer?: boolean;
+  /** The fusing tape on the shelf; not stated, rubber of 38 mm. */
+  fusingTape?: FusingTapeId;
+  /** How joints are sealed where nobody says otherwise; not stated, rubber and vinyl. */
+  sealSystem?: SealSystemId;
+  /** Months until a seal is looked at again; those not stated are as everywhere. */
+  inspectionMonths?: Partial<Record<TapedExposure, number>>;
   /** Spare cable kept so that each end can be made again this many times. */
   remakesPerEnd: number;
   /** Hex dies the shop owns, mm across flats; not stated, every die is taken as owned. */
@@ -60,6 +81,27 @@ export const makeSchools = ({ centreSchool, marking, unbraiding }: Practice): Ma
   marking: marking ?? usualSchools.marking,
   unbraiding: unbraiding ?? usualSchools.unbraiding,
 });
+
+/** How the shop seals: its own methods, the usual ones where it has not chosen. */
+export const sealMethod = ({
+  tapeStretch,
+  tapeLap = 'half',
+  tapeAdvance = 'along the axis',
+  tapePasses,
+  courtesyLayer = false,
+  fusingTape = 'rubber38',
+}: Practice): SealMethod => ({
+  stretch: tapeStretch,
+  lap: tapeLap,
+  advance: tapeAdvance,
+  passes: tapePasses,
+  courtesy: courtesyLayer,
+  fusing: fusingTape,
+});
+
+/** Months until a seal in such a place is looked at again. */
+export const inspectionMonths = ({ inspectionMonths: own }: Practice, exposure: TapedExposure): number =>
+  own?.[exposure] ?? usualInspectionMonths[exposure];
 
 /** Cable which one failed end costs, m. Common practice, no source. */
 export const REMAKE_M = 0.06;

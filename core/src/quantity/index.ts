@@ -11,6 +11,7 @@ export { awgOf, awgOfMm2, wireMm, wireMm2 } from './wire.js';
 export { formatWireSize, parseWireSize } from './wireSize.js';
 export { parseCount } from './count.js';
 export { parsePlainNumber } from './plainNumber.js';
+export { parseTorque } from './torque.js';
 export { dbmFromWatts, formatPower, parsePower, wattsFromDbm } from './power.js';
 export { formatDecibels, parseDecibels } from './decibel.js';
 export { formatResistance, parseResistance } from './resistance.js';

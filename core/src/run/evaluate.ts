@@ -11,7 +11,7 @@ import { siteOwnsLegs } from './siteOwnsLegs.js';
 import { sentences } from './sheet/headline.js';
 import { figures, jointSheet, pieceSheet } from './sheet/lineSheets.js';
 import type { SheetBody } from './sheet/sheet.js';
-import { cutSheets, endSheets, proofSheets, wrapSheets } from './sheet/workSheets.js';
+import { cutSheets, endSheets } from './work/workSheets.js';
 import { snagsOf } from './snags/index.js';
 import { stagesOf, type Stage } from './stages/index.js';
 import { rulerSamples } from './wave/rulerAt.js';
@@ -45,8 +45,8 @@ export function evaluate(given: Design, cool: Catalog, state: RunState): Sheet {
   const parts = {
     ends: endSheets(layout, catalog, facts, { legs: design.legs, spans: route.spans }),
     cuts: cutSheets(assemblies, catalog, facts, practice, { topHz, swr }),
-    proofs: proofSheets(assemblies, cool, { facts, practice }, lowHz, topHz),
-    wraps: wrapSheets(layout, catalog, { facts, practice, housings: design.housings ?? [] }),
+    proofs: [...context.proofs],
+    wraps: [...context.wraps],
     joints: layout.joints.map((joint) => jointSheet(joint, design, edges, topHz, referenceOhm, snags)),
     snags,
   };

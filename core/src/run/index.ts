@@ -23,6 +23,7 @@ export type {
   Band,
   Design,
   Housing,
+  JointSeal,
   Leg,
   MeasuredLoad,
   Piece,
@@ -71,7 +72,8 @@ export { labelSheet, labelsOf, type Label } from './sheet/labels.js';
 export { proposalKinds, proposeRuns, type Proposal, type ProposalKind } from './advise/propose.js';
 export { proposeRun, type RunWish } from './advise/propose.js';
 export { checkReferences } from './design/references.js';
-export type { EndSheet, JointSheet, PieceSheet, ProofSheet, SheetBody, WrapSheet } from './sheet/sheet.js';
+export type { JointSheet, PieceSheet, SheetBody } from './sheet/sheet.js';
+export type { EndSheet, ProofSheet, WrapSheet } from './work/work.js';
 export { USUAL_NOISE_FIGURE_DB, type Reception } from './wave/reception.js';
 export type { Remedy } from './design/remedy.js';
 export { counted, type Snag, type SnagLevel } from './snags/snag.js';

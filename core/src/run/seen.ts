@@ -16,6 +16,7 @@ import { assembliesOf, isReceiveOnly, lowHzOf, topHzOf } from './design/lookups.
 import { referenceOhmOf } from './design/reference.js';
 import { withTargetLengths } from './design/targetLengths.js';
 import type { RunState } from './runState.js';
+import { proofSheets, wrapSheets } from './work/workSheets.js';
 import type { SnagContext } from './snags/snag.js';
 import { antennaLoad } from './wave/antennaLoad.js';
 import { layOut } from './wave/layout.js';
@@ -70,6 +71,7 @@ export function seenOf(
     .transmissionDb[0];
   const reception = receiveOnly ? receptionOf(service, topHz, lossDb) : undefined;
 
+  const proofs = proofSheets(assemblies, cool, { facts, practice }, lowHz, topHz);
   const context: SnagContext = {
     design,
     catalog,
@@ -87,6 +89,8 @@ export function seenOf(
     practice,
     referenceOhm,
     reception,
+    proofs,
+    wraps: wrapSheets(layout, catalog, design, { facts, practice, proofs, spans: route.spans }),
   };
   return { context, atLooks, over, edges };
 }

@@ -1,3 +1,36 @@
-export { lapOf, passOver, passesFor, passWords, stretchOf, tapeLaps, thicker, wrapJoint } from './wrap.js';
-export type { Pass, ProfileStep, TapedExposure, TapeLap, TapeSchool, TapeStretch, Wrap } from './wrap.js';
+export { inspectionDue, usualInspectionMonths } from './inspection.js';
+export {
+  tapedExposures,
+  type SealLayer,
+  type MaterialUse,
+  type SealObject,
+  type SealPlan,
+  type SealStretch,
+  type TapedExposure,
+  type TapeLayer,
+} from './plan.js';
+export { passWords, sealNotes } from './notes.js';
+export { layerText, sealSteps, type SealAsk, type SealStep, type SealWork } from './sealCard.js';
+export {
+  passesFor,
+  sealSystem,
+  sealSystemIds,
+  sealSystems,
+  type SealMethod,
+  type SealSystem,
+  type SealSystemId,
+} from './systems/index.js';
+export {
+  growth,
+  lapOf,
+  passOver,
+  stretchOf,
+  tapeAdvances,
+  tapeLaps,
+  type ProfileStep,
+  type TapeAdvance,
+  type TapeLap,
+  type TapeMethod,
+  type TapeStretch,
+} from './tape.js';
 export { barePairInstructions, buriedInstructions, type HousingKind } from './withoutTape.js';

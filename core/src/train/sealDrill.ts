@@ -6,10 +6,11 @@ import {
   buriedInstructions,
   passWords,
   passesFor,
-  wrapJoint,
+  sealSystem,
   type TapedExposure,
-  type TapeSchool,
+  type SealMethod,
 } from '../seal/index.js';
+import { sealMethod } from '../practice/index.js';
 import { drawn, type DrillScore, type Question } from './question.js';
 import type { DrillSetting } from './setting.js';
 
@@ -31,11 +32,11 @@ const exposures = Object.keys(places) as TapedExposure[];
 
 /** A joint of two N plugs on a barrel, about: what these questions ask does not depend on it. */
 const JOINT = {
-  profile: [{ name: 'joint', lengthM: 0.06, diameterM: 0.02 }],
+  joint: [{ name: 'joint', lengthM: 0.06, diameterM: 0.02 }],
   jackets: { lowerM: 0.01, upperM: 0.01 },
 };
 
-const topics: Record<string, (exposure: TapedExposure, method: TapeSchool, system: UnitSystem) => Topic> = {
+const topics: Record<string, (exposure: TapedExposure, method: SealMethod, system: UnitSystem) => Topic> = {
   passes: (exposure) => {
     const right = passWords[passesFor[exposure]];
     return {
@@ -59,8 +60,8 @@ const topics: Record<string, (exposure: TapedExposure, method: TapeSchool, syste
     };
   },
   start: (exposure, method, system) => {
-    const wrap = wrapJoint(JOINT.profile, JOINT.jackets, exposure, method);
-    const out = formatLength(-wrap.startM, { system });
+    const plan = sealSystem('rubber and vinyl').plan({ ...JOINT, exposure }, method);
+    const out = formatLength(-(plan?.layers[0].fromM ?? 0), { system });
     return {
       question: `Where does the rubber begin on a joint ${places[exposure]}?`,
       right: `${out} down on the lower jacket`,
@@ -72,7 +73,7 @@ const topics: Record<string, (exposure: TapedExposure, method: TapeSchool, syste
           'The nut is the smallest part of the way in; the jackets are the edge that has to seal.',
         ],
       ],
-      reason: `It runs out on both jackets by one width of the tape, ${formatLength(tapes.rubber38.widthMm / 1000, { system })}.`,
+      reason: `It runs out on both jackets by one width of the tape, ${formatLength(tapes[method.fusing].widthMm / 1000, { system })}.`,
     };
   },
   layers: (exposure) => ({
@@ -140,7 +141,7 @@ const pool: string[] = Object.keys(topics).flatMap((topic) =>
  * @param seed any whole number; the same seed, setting and score give the same question
  */
 export function nextSeal({ practice, system }: DrillSetting, score: DrillScore, seed: number): Question {
-  const method: TapeSchool = { stretch: practice.tapeStretch, lap: practice.tapeLap ?? 'half' };
+  const method = { ...sealMethod(practice), courtesy: false };
   const rng = prand.xoroshiro128plus(seed);
   const id = drawn(pool, score, rng);
   const [topic, exposure] = id.slice('seal:'.length).split('|');

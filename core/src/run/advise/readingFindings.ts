@@ -7,7 +7,7 @@ import {
   type Test,
 } from '../../prove/index.js';
 import { readingValue } from '../facts/reading.js';
-import type { ProofSheet } from '../sheet/sheet.js';
+import type { ProofSheet } from '../work/work.js';
 
 /** Below this a meter beeps, ohm; above the others an end is dry, or a conductor is broken. Common practice, no source. */
 const SHORT_OHM = 100;

@@ -1,4 +1,14 @@
-import type { AntennaPort, AnyPiece, Design, Housing, Leg, RadioPort, RouteStep, Service } from './design.js';
+import type {
+  AntennaPort,
+  AnyPiece,
+  Design,
+  Housing,
+  JointSeal,
+  Leg,
+  RadioPort,
+  RouteStep,
+  Service,
+} from './design.js';
 
 /** One change of a design: what remedies apply and what undo takes back. Plain data. */
 export type Change =
@@ -11,6 +21,7 @@ export type Change =
   /** Ways of the site; none makes the legs the run’s own again. */
   | { op: 'set route'; route: RouteStep[] }
   | { op: 'set housing'; housing: Housing }
+  | { op: 'set seal'; joint: string; seal: JointSeal | undefined }
   | { op: 'set name'; name: string }
   | { op: 'set design'; design: Design };
 
@@ -36,15 +47,25 @@ export function applyChange(design: Design, change: Change): Design {
       const { route: _, ...own } = design;
       return change.route.length > 0 ? { ...own, route: change.route } : own;
     }
-    case 'set housing': {
-      const others = (design.housings ?? []).filter(({ joint }) => joint !== change.housing.joint);
-      return { ...design, housings: [...others, change.housing] };
-    }
+    case 'set housing':
+      return withHousing(design, change.housing);
+    case 'set seal':
+      return withSeal(design, change.joint, change.seal);
     case 'set name':
       return { ...design, name: change.name };
     case 'set design':
       return change.design;
   }
+}
+
+function withHousing(design: Design, housing: Housing): Design {
+  const others = (design.housings ?? []).filter(({ joint }) => joint !== housing.joint);
+  return { ...design, housings: [...others, housing] };
+}
+
+function withSeal({ seals = [], ...own }: Design, joint: string, seal: JointSeal | undefined): Design {
+  const all = [...seals.filter((one) => one.joint !== joint), ...(seal ? [seal] : [])];
+  return all.length > 0 ? { ...own, seals: all } : own;
 }
 
 /** An id no piece of the design has yet: `adapter`, `adapter-2`, … */

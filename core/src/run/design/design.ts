@@ -1,6 +1,7 @@
 import type { PhaseTolerance } from '../../cut/index.js';
 import type { FaceCode } from '../../catalog/index.js';
 import type { Listening } from '../../line/index.js';
+import type { SealSystemId } from '../../seal/index.js';
 import type { LegKind, Zone } from '../../route/index.js';
 
 /** The document people edit: one run from an equipment port to an antenna port. SI units. */
@@ -192,6 +193,15 @@ export interface Housing {
   kind: (typeof housingKinds)[number];
 }
 
+/** A joint which is sealed otherwise than the shop seals. */
+export interface JointSeal {
+  /** The joint’s id. */
+  joint: string;
+  system: SealSystemId;
+  /** Why, for whoever comes back. */
+  reason: string;
+}
+
 export interface Design {
   schema: string;
   name: string;
@@ -204,4 +214,6 @@ export interface Design {
   route?: RouteStep[];
   /** Of joints which lie in the ground. */
   housings?: Housing[];
+  /** Of joints which are sealed in a way of their own. */
+  seals?: JointSeal[];
 }

@@ -70,6 +70,18 @@ const examples: [FactBody, about: string, words: RegExp][] = [
     'main>antenna',
     /2 passes of rubber and a UV layer/,
   ],
+  [
+    {
+      kind: 'sealed',
+      jointId: 'main>antenna',
+      system: 'cold shrink',
+      torqueNm: 1.2,
+      celsius: 4,
+      unproved: 'rain came',
+    },
+    'main>antenna',
+    /cold-shrink sleeve, 1\.2 N·m, at 4 °C, not proved before: rain came/,
+  ],
   [{ kind: 'handed over', problems: '1 caution' }, '', /with 1 caution/],
   [{ kind: 'note', about: 'main', text: 'looked at' }, 'main', /^looked at$/],
 ];

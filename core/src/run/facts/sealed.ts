@@ -1,11 +1,20 @@
+import { sealSystem, type SealSystemId } from '../../seal/index.js';
 import type { FactKind } from './fact.js';
 
 /** A joint is weatherproofed. */
 export interface Sealed {
   kind: 'sealed';
   jointId: string;
+  /** How it was sealed; not stated, with rubber and vinyl. */
+  system?: SealSystemId;
   /** Passes of rubber that went on. */
   passes?: number;
+  /** What the torque spanner read, N·m. */
+  torqueNm?: number;
+  /** The air while it was sealed, °C. */
+  celsius?: number;
+  /** It was sealed before it was proved, and why. */
+  unproved?: string;
   /** Other joints under the same wrap. */
   with?: string[];
 }
@@ -13,6 +22,14 @@ export interface Sealed {
 export const sealed: FactKind<Sealed> = {
   kind: 'sealed',
   about: ({ jointId }) => jointId,
-  text: ({ passes }) =>
-    passes === undefined ? '' : `${passes} ${passes === 1 ? 'pass' : 'passes'} of rubber and a UV layer`,
+  text: ({ system = 'rubber and vinyl', passes, torqueNm, celsius, unproved }) =>
+    [
+      system === 'rubber and vinyl' ? '' : sealSystem(system).name,
+      passes === undefined ? '' : `${passes} ${passes === 1 ? 'pass' : 'passes'} of rubber and a UV layer`,
+      torqueNm === undefined ? '' : `${torqueNm} N·m`,
+      celsius === undefined ? '' : `at ${celsius} °C`,
+      unproved === undefined ? '' : `not proved before: ${unproved}`,
+    ]
+      .filter(Boolean)
+      .join(', '),
 };

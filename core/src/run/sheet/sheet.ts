@@ -1,16 +1,10 @@
-import type { AfterPull } from './afterPull.js';
 import type { TubeChoice } from '../../ground/index.js';
-import type { Arrester, Cable, Face, Part } from '../../catalog/index.js';
-import type { CutSheet } from '../../cut/index.js';
+import type { Arrester, Face } from '../../catalog/index.js';
 import type { Mating, MatingEffect } from '../../fit/index.js';
-import type { StripGauge } from '../../make/index.js';
-import type { Expectation, ReadingJudgement } from '../../prove/index.js';
 import type { Figure } from '../../quantity/index.js';
 import type { RouteLength, Zone } from '../../route/index.js';
-import type { ProfileStep, Wrap } from '../../seal/index.js';
-import type { AnyPiece, Housing } from '../design/design.js';
-import type { EndSide } from '../design/ids.js';
-import type { FactOf } from '../facts/kinds.js';
+import type { AnyPiece } from '../design/design.js';
+import type { CutOfPiece, EndSheet, ProofSheet, WrapSheet } from '../work/work.js';
 import type { Reception } from '../wave/reception.js';
 import type { RulerSamples } from '../wave/rulerAt.js';
 import type { Slack } from '../facts/slack.js';
@@ -55,57 +49,6 @@ export interface JointSheet {
   snag: Snag['level'] | undefined;
 }
 
-export interface EndSheet {
-  /** `main.a`: what facts call it. */
-  id: string;
-  pieceId: string;
-  end: EndSide;
-  /** `Main cable, radio end`. */
-  name: string;
-  atM: number;
-  /** Of the whole assembly, m. */
-  lengthM: number;
-  /** Does weather reach it? */
-  exposed: boolean;
-  part: Part;
-  cable: Cable;
-  gauge: StripGauge;
-  made: boolean;
-  farEndMade: boolean;
-  /** The duct through which the cable is pulled before this end is made. */
-  afterPull: Pick<AfterPull, 'leg' | 'pulled'> | undefined;
-  failures: number;
-  /** Cable which this end has cost so far, m. */
-  lostM: number;
-  /** What was done differently, newest last. */
-  deviations: FactOf<'deviation'>[];
-}
-
-export interface ProofSheet {
-  pieceId: string;
-  name: string;
-  expectations: (Expectation & { reading?: FactOf<'reading'>; judgement?: ReadingJudgement })[];
-}
-
-/** One object to seal: a joint, or several too close together to be wrapped apart. */
-export interface WrapSheet {
-  /** Of the first joint: what a fact is written about. */
-  jointId: string;
-  /** Every joint under it. */
-  jointIds: string[];
-  /** `J2`, `J2 and J3`. */
-  name: string;
-  between: [string, string];
-  zone: Exclude<Zone, 'dry'>;
-  profile: ProfileStep[];
-  /** Layers of tape; none where tape does not seal: in the ground, over a bare pair. */
-  wrap: Wrap | undefined;
-  instructions: string[];
-  /** What a joint in the ground is in, when that is settled. */
-  housing: Housing['kind'] | undefined;
-  sealed: boolean;
-}
-
 export interface SweepSheet {
   frequencyHz: Float64Array;
   returnLossDb: Float64Array;
@@ -146,7 +89,7 @@ export interface SheetBody {
   /** What the cable beyond the route is good for; none without legs. */
   slack: Slack | undefined;
   ends: EndSheet[];
-  cuts: (CutSheet & { pieceId: string; name: string; cable: Cable; done: boolean })[];
+  cuts: CutOfPiece[];
   proofs: ProofSheet[];
   wraps: WrapSheet[];
   tube: TubeChoice | undefined;

@@ -22,6 +22,12 @@ import { reach } from './reach.js';
 import { saltAir } from './saltAir.js';
 import { seriesFrequency } from './seriesFrequency.js';
 import { seventyFive } from './seventyFive.js';
+import { sealOverTube } from './sealOverTube.js';
+import { sealSize } from './sealSize.js';
+import { sealSystemPlace } from './sealSystemPlace.js';
+import { sealTooThick } from './sealTooThick.js';
+import { sealedCold } from './sealedCold.js';
+import { sealedUnproved } from './sealedUnproved.js';
 import { tooManyJoints } from './tooManyJoints.js';
 import { tubeDamaged } from './tubeDamaged.js';
 import { unsealedJoint } from './unsealedJoint.js';
@@ -55,6 +61,12 @@ export const snagRules: SnagRule[] = [
   adapterStack,
   wornPort,
   buriedJoint,
+  sealSystemPlace,
+  sealSize,
+  sealTooThick,
+  sealOverTube,
+  sealedCold,
+  sealedUnproved,
   unsealedJoint,
 ];
 

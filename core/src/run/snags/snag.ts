@@ -9,6 +9,7 @@ import type { Facts } from '../facts/kinds.js';
 import type { Layout } from '../wave/layout.js';
 import type { Practice } from '../../practice/index.js';
 import type { Look } from '../wave/looks.js';
+import type { ProofSheet, WrapSheet } from '../work/work.js';
 import type { Reception } from '../wave/reception.js';
 
 export type SnagLevel = 'stop' | 'caution' | 'note';
@@ -57,6 +58,10 @@ export interface SnagContext {
   referenceOhm: number;
   /** Receive-only runs: what the run does to the signal-to-noise ratio. */
   reception: Reception | undefined;
+  /** What is expected of each cable, and what was read. */
+  proofs: readonly ProofSheet[];
+  /** What is sealed, and how. */
+  wraps: readonly WrapSheet[];
 }
 
 /** What a rule says, and of what: a joint, a piece, an end or the run. */

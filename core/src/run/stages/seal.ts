@@ -26,8 +26,10 @@ export const seal: StageRule = {
     const open = wraps.filter(({ sealed }) => !sealed);
     if (wraps.length === 0) return 'Every joint stays dry: nothing to seal';
     if (open.length === 0) return 'Every exposed joint is sealed';
-    const tapeM = open.reduce((sum, { wrap }) => sum + (wrap?.rubber.value ?? 0), 0);
-    const tape = tapeM > 0 ? `, ${formatLength(tapeM, { system: units })} of rubber tape` : '';
+    const rubberM = open
+      .flatMap(({ wrap }) => wrap?.layers ?? [])
+      .reduce((sum, { tape }) => sum + (tape?.tape.kind === 'rubber' ? tape.tapeM : 0), 0);
+    const tape = rubberM > 0 ? `, ${formatLength(rubberM, { system: units })} of rubber tape` : '';
     return `${open.length} ${open.length === 1 ? 'joint' : 'joints'} to seal${tape}`;
   },
 };

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { usePreferences, type CardPreferences } from '../../ui/Preferences.js';
 import { Tick } from '../../ui/Tick.js';
 import { Window } from '../../ui/Window.js';
-import { hasEars, hasVoice } from './speech.js';
+import { hasEars, hasVoice } from '../../ui/speech.js';
 
 /** How cards are worked at this device: by eye, by touch, by voice, by pedal. */
 export function CardOptions({

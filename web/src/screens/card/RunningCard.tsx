@@ -9,10 +9,10 @@ import { Advice } from './Advice.js';
 import { Bench } from './Bench.js';
 import { CardOptions } from './CardOptions.js';
 import { howTo, spoken } from './spoken.js';
-import { hasVoice, say, useListening } from './speech.js';
+import { hasVoice, say, useListening } from '../../ui/speech.js';
 import { StepsRow } from './StepsRow.js';
 import { useCard, type CardInWork, type CardWork } from './useCard.js';
-import { useWakeLock } from './useWakeLock.js';
+import { useWakeLock } from '../../ui/useWakeLock.js';
 import { WentWrong } from './WentWrong.js';
 
 /** One step at a time, readable at 1.5 m; one key, a pedal, a tap or a word goes on. */

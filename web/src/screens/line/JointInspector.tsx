@@ -1,4 +1,4 @@
-import { faceInFull, type JointSheet } from '@kobran/core';
+import { sealSystem, faceInFull, type JointSheet } from '@kobran/core';
 import { Plus, Puzzle } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -54,8 +54,8 @@ function Facts({
           <Link className="underline underline-offset-4" to={`/runs/${id}/seal`}>
             {wrap.sealed
               ? 'Sealed'
-              : wrap.wrap
-                ? `Seal: ${wrap.wrap.rubberPasses} ${wrap.wrap.rubberPasses === 1 ? 'pass' : 'passes'} of rubber`
+              : wrap.system
+                ? `Seal: ${sealSystem(wrap.system).name}`
                 : 'How it is sealed'}
           </Link>
         </p>

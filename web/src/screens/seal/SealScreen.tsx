@@ -1,17 +1,29 @@
-import { formatLength, housingKinds, stageHeadline, type WrapSheet } from '@kobran/core';
-import type { ReactNode } from 'react';
-import { usePreferences } from '../../ui/Preferences.js';
+import {
+  formatLength,
+  housingKinds,
+  sealSystem,
+  sealSystems,
+  stageHeadline,
+  type SealSystemId,
+  type WrapSheet,
+} from '@kobran/core';
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { DoneButton } from '../../frame/DoneButton.js';
 import { useOpenRun } from '../../store/RunContext.js';
-import { Choice, Methods } from '../../ui/Choice.js';
-import { schoolsOfLap, schoolsOfTape } from '../../ui/schools.js';
+import { usePractice } from '../../store/usePractice.js';
+import { Choice } from '../../ui/Choice.js';
+import { sayDay } from '../../ui/dates.js';
 import { FigureText } from '../../ui/FigureText.js';
+import { usePreferences } from '../../ui/Preferences.js';
 import { Rows } from '../../ui/Rows.js';
 import { StagePage } from '../../ui/StagePage.js';
-import { DoneButton } from '../../frame/DoneButton.js';
-import { usePractice } from '../../store/usePractice.js';
-import { WrapDrawing } from './WrapDrawing.js';
+import { TextField } from '../../ui/TextField.js';
+import { SealDrawing } from './SealDrawing.js';
+import { SealMethods } from './SealMethods.js';
+import { sealedFact } from './sealProgress.js';
 
-/** Each exposed joint’s profile with its wrap, and the tape to cut. */
+/** Each exposed joint’s profile with its layers, and what to cut. */
 export function SealScreen(): ReactNode {
   const { sheet, editor } = useOpenRun();
   const { units } = usePreferences();
@@ -21,22 +33,7 @@ export function SealScreen(): ReactNode {
       headline={stageHeadline('seal', sheet, editor.design, units)}
       reason="Vinyl tape alone is not a seal, nor is plain heat-shrink. Never seal a wet or frozen joint."
     >
-      {sheet.wraps.length > 0 && (
-        <div className="grid max-w-4xl gap-x-8 md:grid-cols-2">
-          <Methods
-            label="How hard the rubber is stretched"
-            value={practice.tapeStretch}
-            options={schoolsOfTape}
-            onChange={(tapeStretch) => setPractice({ tapeStretch })}
-          />
-          <Methods
-            label="How far each turn overlaps the last"
-            value={practice.tapeLap ?? 'half'}
-            options={schoolsOfLap}
-            onChange={(tapeLap) => setPractice({ tapeLap })}
-          />
-        </div>
-      )}
+      {sheet.wraps.length > 0 && <SealMethods practice={practice} onChange={setPractice} />}
       <ul className="mt-4 divide-y divide-rule border-y border-rule">
         {sheet.wraps.map((wrap) => (
           <Joint key={wrap.jointId} sheet={wrap} />
@@ -47,57 +44,148 @@ export function SealScreen(): ReactNode {
 }
 
 function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
-  const { wrap, name, between, zone, jointId, jointIds, instructions } = sheet;
-  const { units } = usePreferences();
+  const { wrap, name, between, zone, jointId, instructions, sealed, inspectionDue } = sheet;
+  const { id } = useOpenRun();
   return (
     <li className="grid gap-x-8 gap-y-3 py-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
       <div className="min-w-0">
         <h2 className="text-lg font-bold">
           {name}, {zone} <span className="font-normal text-muted">{between.join(' to ')}</span>
         </h2>
-        {wrap && <WrapDrawing sheet={sheet} wrap={wrap} />}
+        {wrap && <SealDrawing sheet={sheet} plan={wrap} />}
         <Housings sheet={sheet} />
-        <ol className="mt-2 list-decimal space-y-1 pl-5">
+        <ul className="mt-2 list-disc space-y-1 pl-5">
           {instructions.map((line) => (
             <li key={line}>{line}</li>
           ))}
-        </ol>
+        </ul>
       </div>
       <div>
-        {wrap && (
-          <>
-            <Rows
-              rows={[
-                ['Rubber to cut', <FigureText key="r" figure={wrap.rubber} className="text-lg font-bold" />],
-                ['Vinyl over it', <FigureText key="v" figure={wrap.vinyl} />],
-                ['Length under tape', <FigureText key="l" figure={wrap.length} />],
-                ['Finished diameter', <FigureText key="d" figure={wrap.finishedDiameter} />],
-              ]}
-            />
-            <ol className="mt-2 text-sm text-muted">
-              {wrap.passes.map((pass, k) => (
-                <li key={k}>
-                  Pass {k + 1}: {pass.tape.name}, {pass.turns.toFixed(1)} turns,{' '}
-                  {formatLength(pass.tapeM, { system: units, small: true, digits: 0 })}
-                </li>
-              ))}
-            </ol>
-          </>
-        )}
-        <div className="mt-3">
-          <DoneButton
-            fact={{
-              kind: 'sealed',
-              jointId,
-              ...(wrap ? { passes: wrap.rubberPasses } : {}),
-              ...(jointIds.length > 1 ? { with: jointIds.slice(1) } : {}),
-            }}
-            label={`Mark ${name} as sealed`}
-            done="Sealed"
-          />
+        <System sheet={sheet} />
+        <Figures sheet={sheet} />
+        <div className="mt-3 flex flex-wrap items-center gap-3">
+          {wrap && !sealed && (
+            <Link className="button button-primary" to={`/runs/${id}/seal/${encodeURIComponent(jointId)}`}>
+              Open the seal card
+            </Link>
+          )}
+          <MarkAsSealed sheet={sheet} />
         </div>
+        {inspectionDue && <p className="mt-2">Look at it again by {sayDay(inspectionDue)}.</p>}
+        {sealed && sheet.system && <Opening system={sheet.system} />}
       </div>
     </li>
+  );
+}
+
+/** For who did it without the card. */
+function MarkAsSealed({ sheet }: { sheet: WrapSheet }): ReactNode {
+  return (
+    <DoneButton
+      fact={sealedFact(sheet, { step: '' })}
+      label={`Mark ${sheet.name} as sealed`}
+      done="Sealed"
+      plain={sheet.wrap !== undefined}
+    />
+  );
+}
+
+function Figures({ sheet: { wrap, inspectionMonths } }: { sheet: WrapSheet }): ReactNode {
+  const { units } = usePreferences();
+  if (!wrap) return null;
+  const [first, ...others] = wrap.materials.map((material, k): [string, ReactNode] => [
+    material.name,
+    <FigureText
+      key={material.id}
+      figure={material.amount}
+      className={k === 0 ? 'text-lg font-bold' : undefined}
+    />,
+  ]);
+  return (
+    <>
+      <Rows
+        rows={[
+          first,
+          ...others,
+          ['Length in all', <FigureText key="l" figure={wrap.length} />],
+          ['Finished diameter', <FigureText key="d" figure={wrap.finishedDiameter} />],
+          ['Takes', <FigureText key="t" figure={wrap.minutes} />],
+          ['From', `${wrap.lowestC} °C, dry`],
+          ...(inspectionMonths === undefined
+            ? []
+            : [['Look again after', `${inspectionMonths} months`] as [string, ReactNode]]),
+        ]}
+      />
+      <ol className="mt-2 text-sm text-muted">
+        {wrap.layers.map(({ name, tape }) => (
+          <li key={name}>
+            {name}
+            {tape &&
+              `: ${tape.turns.toFixed(1)} turns ${tape.direction === 'up' ? 'upwards' : 'downwards'}, ${formatLength(tape.tapeM, { system: units, small: true, digits: 0 })}`}
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}
+
+/** How this joint is sealed: as the shop does, or in its own way with the reason. */
+function System({ sheet: { jointId, system, reason } }: { sheet: WrapSheet }): ReactNode {
+  const { editor, practice } = useOpenRun();
+  const [chosen, setChosen] = useState<SealSystemId>();
+  if (!system) return null;
+  const shop = practice.sealSystem ?? 'rubber and vinyl';
+  const choose = (to: SealSystemId): void => {
+    if (to !== shop) setChosen(to);
+    else {
+      setChosen(undefined);
+      if (reason !== undefined) editor.change([{ op: 'set seal', joint: jointId, seal: undefined }]);
+    }
+  };
+  return (
+    <div className="mb-3 grid gap-2">
+      <Choice
+        label="Sealed with"
+        value={chosen ?? system}
+        options={sealSystems.map(({ id, name }) => ({ value: id, label: name }))}
+        hint={`${(chosen ?? system) === shop ? 'As the shop seals. ' : ''}${sealSystem(chosen ?? system).why}`}
+        onChange={(to) => {
+          const found = sealSystems.find(({ id }) => id === to);
+          if (found) choose(found.id);
+        }}
+      />
+      {(chosen ?? reason) !== undefined && (
+        <TextField
+          label={chosen ? 'Why here? (then it is taken over)' : 'Why here'}
+          value={reason ?? ''}
+          maxLength={300}
+          onChange={(why) => {
+            editor.change([
+              {
+                op: 'set seal',
+                joint: jointId,
+                seal: { joint: jointId, system: chosen ?? system, reason: why },
+              },
+            ]);
+            setChosen(undefined);
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
+/** For who has to get at a sealed joint. */
+function Opening({ system }: { system: SealSystemId }): ReactNode {
+  return (
+    <details className="mt-2">
+      <summary className="cursor-pointer underline underline-offset-4">How it is opened</summary>
+      <ol className="mt-1 list-decimal space-y-1 pl-5">
+        {sealSystem(system).opening.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ol>
+    </details>
   );
 }
 

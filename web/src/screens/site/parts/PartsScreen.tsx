@@ -34,6 +34,7 @@ const kindNames: Record<NeedKind, string> = {
   arrester: 'Arresters',
   'gas tube': 'Gas tubes',
   tape: 'Tape',
+  sleeve: 'Sleeves and boots',
   'ground kit': 'Ground kits',
   support: 'Clips and hangers',
   grip: 'Grips',

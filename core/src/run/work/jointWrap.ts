@@ -1,10 +1,16 @@
 import { entry, seriesById, styleById, type Catalog, type Face } from '../../catalog/index.js';
 import { isExposed } from '../../route/index.js';
-import { barePairInstructions, buriedInstructions, wrapJoint, type ProfileStep } from '../../seal/index.js';
-import type { Housing } from '../design/design.js';
-import type { WrapSheet } from './sheet.js';
+import {
+  barePairInstructions,
+  buriedInstructions,
+  sealNotes,
+  sealSystem,
+  type ProfileStep,
+} from '../../seal/index.js';
+import type { Housing, JointSeal } from '../design/design.js';
+import type { WrapSheet } from './work.js';
 import type { PlacedJoint, PlacedPiece } from '../wave/layout.js';
-import type { Practice } from '../../practice/index.js';
+import { inspectionMonths, sealMethod, type Practice } from '../../practice/index.js';
 
 /** Diameter of what carries on behind a face: the cable's jacket, or the body of a rigid piece or port, m. */
 function behindM(face: Face, piece: PlacedPiece | undefined, catalog: Catalog): number {
@@ -91,36 +97,50 @@ function isOneWrap(before: PlacedJoint, joint: PlacedJoint, catalog: Catalog): b
 const isBarePair = ({ left, right }: PlacedJoint): boolean =>
   left.series === 'pair' || right.series === 'pair';
 
-/** How joints under one wrap are closed: with layers of tape, or as tape cannot. */
+/** What decides how joints under one wrap are closed. */
+export interface SealSetting {
+  catalog: Catalog;
+  practice: Practice;
+  housing: Housing['kind'] | undefined;
+  /** The system of this joint, where it is not the shop’s. */
+  own: JointSeal | undefined;
+}
+
+/** How joints under one wrap are closed: with the layers of a system, or as none can. */
 export function jointSeal(
   group: readonly [PlacedJoint, ...PlacedJoint[]],
-  catalog: Catalog,
-  practice: Practice,
-  housing: Housing['kind'] | undefined,
-): Pick<WrapSheet, 'wrap' | 'instructions'> {
+  { catalog, practice, housing, own }: SealSetting,
+): Pick<WrapSheet, 'system' | 'reason' | 'wrap' | 'instructions' | 'staysOpen' | 'inspectionMonths'> {
   const [first] = group;
   const last = group[group.length - 1];
   const { zone } = first;
-  if (zone === 'buried') return { wrap: undefined, instructions: buriedInstructions(housing) };
-  if (!isExposed(zone) || isBarePair(first)) return { wrap: undefined, instructions: barePairInstructions };
-  const jackets = {
-    lowerM: behindM(first.left, first.leftPiece, catalog),
-    upperM: behindM(last.right, last.rightPiece, catalog),
+  const without = { system: undefined, reason: undefined, wrap: undefined, staysOpen: false };
+  if (zone === 'buried')
+    return { ...without, instructions: buriedInstructions(housing), inspectionMonths: undefined };
+  if (!isExposed(zone) || isBarePair(first))
+    return {
+      ...without,
+      instructions: barePairInstructions,
+      inspectionMonths: isExposed(zone) ? inspectionMonths(practice, zone) : undefined,
+    };
+  const system = sealSystem(own?.system ?? practice.sealSystem ?? 'rubber and vinyl');
+  const object = {
+    joint: jointProfile(group, catalog),
+    jackets: {
+      lowerM: behindM(first.left, first.leftPiece, catalog),
+      upperM: behindM(last.right, last.rightPiece, catalog),
+    },
+    exposure: zone,
   };
-  const wrap = wrapJoint(jointProfile(group, catalog), jackets, zone, {
-    stretch: practice.tapeStretch,
-    lap: practice.tapeLap ?? 'half',
-  });
-  const [tube] = group.flatMap(({ leftPiece, rightPiece }) =>
-    [leftPiece, rightPiece].filter((placed) => placed?.piece.kind === 'arrester'),
+  const staysOpen = group.some(({ leftPiece, rightPiece }) =>
+    [leftPiece, rightPiece].some((placed) => placed?.piece.kind === 'arrester'),
   );
   return {
-    wrap,
-    instructions: tube
-      ? [
-          ...wrap.instructions,
-          'Keep off the cap of the arrester’s tube and off its drain hole: they must stay reachable and open.',
-        ]
-      : wrap.instructions,
+    system: system.id,
+    reason: own?.reason,
+    wrap: system.plan(object, sealMethod(practice)),
+    instructions: sealNotes(system, zone, staysOpen),
+    staysOpen,
+    inspectionMonths: inspectionMonths(practice, zone),
   };
 }

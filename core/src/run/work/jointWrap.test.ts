@@ -5,13 +5,16 @@ import { routeLength, type Zone } from '../../route/index.js';
 import { anOutdoorRun, cable, fact, sheetOf } from '../aRun.fixture.js';
 import type { Design } from '../design/design.js';
 import { layOut, type PlacedJoint } from '../wave/layout.js';
-import { jointProfile, jointSeal, wrapGroups } from './jointWrap.js';
+import { jointProfile, jointSeal, wrapGroups, type SealSetting } from './jointWrap.js';
 
 const joints = (design: Design): PlacedJoint[] =>
   layOut(design, catalog, routeLength(design.legs, 0).spans).joints;
 const top = joints(anOutdoorRun())[3];
-const inZone = (zone: Zone, over: Partial<PlacedJoint> = {}) =>
-  jointSeal([{ ...top, zone, ...over }], catalog, defaultPractice, undefined);
+const setting = { catalog, practice: defaultPractice, housing: undefined, own: undefined };
+const inZone = (zone: Zone, over: Partial<PlacedJoint> = {}, by: Partial<SealSetting> = {}) =>
+  jointSeal([{ ...top, zone, ...over }], { ...setting, ...by });
+const rubberM = (seal: ReturnType<typeof inZone>): number =>
+  seal.wrap?.materials.find(({ id }) => id === 'rubber38')?.amount.value ?? 0;
 
 describe('how a joint is closed', () => {
   it('its profile goes from the cable’s ferrule over the nut to the port', () =>
@@ -21,16 +24,28 @@ describe('how a joint is closed', () => {
       'N jack body',
     ]));
 
-  // Common practice, no source: one pass sheltered, two outdoors, three in ice and salt.
-  it('by its zone', () =>
-    expect(
-      (['sheltered', 'outdoor', 'ice', 'salt'] as const).map((zone) => inZone(zone).wrap?.rubberPasses),
-    ).toEqual([1, 2, 3, 3]));
-
   it('takes less tape stretched hard', () => {
     const tape = (tapeStretch: 'a little' | 'hard'): number =>
-      jointSeal([top], catalog, { ...defaultPractice, tapeStretch }, undefined).wrap?.rubber.value ?? 0;
+      rubberM(inZone('outdoor', {}, { practice: { ...defaultPractice, tapeStretch } }));
     expect(tape('hard')).toBeLessThan(tape('a little'));
+  });
+
+  it('by the shop’s system, and by its own where it has one, with the reason', () => {
+    const practice = { ...defaultPractice, sealSystem: 'mastic' as const };
+    expect(inZone('outdoor', {}, { practice })).toMatchObject({ system: 'mastic', reason: undefined });
+    const own = { joint: top.id, system: 'cold shrink' as const, reason: 'flat roof, no way back' };
+    expect(inZone('outdoor', {}, { practice, own })).toMatchObject({
+      system: 'cold shrink',
+      reason: own.reason,
+    });
+  });
+
+  // Handbook of the trade, 6: salt 6 months; the shop can change it.
+  it('is looked at again by place, or as the shop has it', () => {
+    expect(inZone('salt').inspectionMonths).toBe(6);
+    const practice = { ...defaultPractice, inspectionMonths: { salt: 3 } };
+    expect(inZone('salt', {}, { practice }).inspectionMonths).toBe(3);
+    expect(inZone('buried').inspectionMonths).toBeUndefined();
   });
 
   // Handbook of the trade: never taped and buried; no UV layer, tie or drip loop under ground.
@@ -39,12 +54,7 @@ describe('how a joint is closed', () => {
     expect(wrap).toBeUndefined();
     expect(instructions.join(' ')).toMatch(/never taped and buried.*pit or box.*splice/);
     for (const housing of ['pit', 'box', 'splice'] as const) {
-      const text = jointSeal(
-        [{ ...top, zone: 'buried' }],
-        catalog,
-        defaultPractice,
-        housing,
-      ).instructions.join(' ');
+      const text = inZone('buried', {}, { housing }).instructions.join(' ');
       expect(text).not.toMatch(/UV-stable tie|drip loop|sun/);
     }
   });

@@ -1,18 +1,19 @@
-import { entry, type Catalog } from '../../catalog/index.js';
+import { entry, seriesById, type Catalog } from '../../catalog/index.js';
 import { cutSheet } from '../../cut/index.js';
 import { listed, stripGauge } from '../../make/index.js';
 import { expectations, judge } from '../../prove/index.js';
 import { isExposed, zoneAt, type ZoneSpan } from '../../route/index.js';
-import type { Assembly, Housing, Leg } from '../design/design.js';
+import { inspectionDue } from '../../seal/index.js';
+import type { Assembly, Design, Leg } from '../design/design.js';
 import { endId, endSides, otherSide } from '../design/ids.js';
-import { factsOf, isCut, isEndMade, isSealed, latestReading } from '../facts/facts.js';
+import { factsOf, isCut, isEndMade, isSealed, latestReading, newest } from '../facts/facts.js';
 import type { Facts } from '../facts/kinds.js';
 import { readingValue } from '../facts/reading.js';
 import { jointProfile, jointSeal, wrapGroups } from './jointWrap.js';
 import { afterPull } from './afterPull.js';
 import type { Layout } from '../wave/layout.js';
 import type { Practice } from '../../practice/index.js';
-import type { EndSheet, ProofSheet, SheetBody, WrapSheet } from './sheet.js';
+import type { CutOfPiece, EndSheet, ProofSheet, WrapSheet } from './work.js';
 
 /** What the stages of the work show: ends, cuts, proofs and wraps, each with what is done. */
 
@@ -60,7 +61,7 @@ export function cutSheets(
   facts: Facts,
   practice: Practice,
   { topHz, swr }: { topHz: number; swr: number },
-): SheetBody['cuts'] {
+): CutOfPiece[] {
   return assemblies.map((piece) => {
     const cable = entry(catalog.cables, piece.cable);
     const sheet = cutSheet({
@@ -107,17 +108,45 @@ export function proofSheets(
   }));
 }
 
+/** What decides on the seals of a run besides its design. */
+export interface WrapState {
+  facts: Facts;
+  practice: Practice;
+  proofs: readonly ProofSheet[];
+  spans: readonly ZoneSpan[];
+}
+
+/** Every reading is in, and none fails. */
+const isProved = ({ expectations: all }: ProofSheet): boolean =>
+  all.every(({ judgement }) => judgement && judgement.verdict !== 'fail');
+
+/** When a joint was sealed last, by itself or under the wrap of a neighbour. */
+const sealedAt = (facts: Facts, jointId: string): string | undefined =>
+  newest(factsOf(facts, 'sealed').filter((one) => one.jointId === jointId || one.with?.includes(jointId)))
+    ?.at;
+
+const legAt = (spans: readonly ZoneSpan[], legs: readonly Leg[], atM: number): Leg | undefined => {
+  const span = spans.find(({ toM }) => atM <= toM) ?? spans.at(-1);
+  return span && legs[span.leg];
+};
+
 export function wrapSheets(
   { joints }: Layout,
   catalog: Catalog,
-  { facts, practice, housings }: { facts: Facts; practice: Practice; housings: readonly Housing[] },
+  design: Pick<Design, 'housings' | 'seals' | 'legs'>,
+  { facts, practice, proofs, spans }: WrapState,
 ): WrapSheet[] {
   return wrapGroups(joints, catalog).flatMap(([first, ...rest]): WrapSheet[] => {
     const { zone, id } = first;
     if (!isExposed(zone)) return [];
     const group = [first, ...rest] as const;
     const last = group[group.length - 1];
-    const housing = housings.find(({ joint }) => joint === id)?.kind;
+    const housing = design.housings?.find(({ joint }) => joint === id)?.kind;
+    const own = design.seals?.find(({ joint }) => joint === id);
+    const seal = jointSeal(group, { catalog, practice, housing, own });
+    const at = sealedAt(facts, id);
+    const torque = [first.left, first.right].map(({ series }) => seriesById[series].torqueNm).find(Boolean);
+    const beside = group.flatMap(({ leftPiece, rightPiece }) => [leftPiece?.piece.id, rightPiece?.piece.id]);
     return [
       {
         jointId: id,
@@ -126,8 +155,14 @@ export function wrapSheets(
         between: [first.leftPiece?.name ?? 'radio', last.rightPiece?.name ?? 'antenna'],
         zone,
         profile: jointProfile(group, catalog),
-        ...jointSeal(group, catalog, practice, housing),
+        ...seal,
         housing,
+        torqueNm: torque ? Math.max(...torque) : undefined,
+        unproved: proofs
+          .filter((one) => beside.includes(one.pieceId) && !isProved(one))
+          .map(({ name }) => name),
+        aloft: legAt(spans, design.legs, first.atM)?.kind === 'tower leg',
+        inspectionDue: at && seal.inspectionMonths ? inspectionDue(at, seal.inspectionMonths) : undefined,
         sealed: group.every((joint) => isSealed(facts, joint.id)),
       },
     ];

@@ -1,0 +1,82 @@
+import type { AfterPull } from './afterPull.js';
+import type { Cable, Part } from '../../catalog/index.js';
+import type { CutSheet } from '../../cut/index.js';
+import type { StripGauge } from '../../make/index.js';
+import type { Expectation, ReadingJudgement } from '../../prove/index.js';
+import type { Zone } from '../../route/index.js';
+import type { ProfileStep, SealPlan, SealSystemId } from '../../seal/index.js';
+import type { Housing } from '../design/design.js';
+import type { EndSide } from '../design/ids.js';
+import type { FactOf } from '../facts/kinds.js';
+
+/** What there is to do by hand: ends, cuts, proofs and seals, each with what is done. */
+
+export interface EndSheet {
+  /** `main.a`: what facts call it. */
+  id: string;
+  pieceId: string;
+  end: EndSide;
+  /** `Main cable, radio end`. */
+  name: string;
+  atM: number;
+  /** Of the whole assembly, m. */
+  lengthM: number;
+  /** Does weather reach it? */
+  exposed: boolean;
+  part: Part;
+  cable: Cable;
+  gauge: StripGauge;
+  made: boolean;
+  farEndMade: boolean;
+  /** The duct through which the cable is pulled before this end is made. */
+  afterPull: Pick<AfterPull, 'leg' | 'pulled'> | undefined;
+  failures: number;
+  /** Cable which this end has cost so far, m. */
+  lostM: number;
+  /** What was done differently, newest last. */
+  deviations: FactOf<'deviation'>[];
+}
+
+export interface ProofSheet {
+  pieceId: string;
+  name: string;
+  expectations: (Expectation & { reading?: FactOf<'reading'>; judgement?: ReadingJudgement })[];
+}
+
+/** One object to seal: a joint, or several too close together to be wrapped apart. */
+export interface WrapSheet {
+  /** Of the first joint: what a fact is written about. */
+  jointId: string;
+  /** Every joint under it. */
+  jointIds: string[];
+  /** `J2`, `J2 and J3`. */
+  name: string;
+  between: [string, string];
+  zone: Exclude<Zone, 'dry'>;
+  profile: ProfileStep[];
+  /** How it is sealed; none where no layer does: in the ground, over a bare pair. */
+  system: SealSystemId | undefined;
+  /** Why this joint is sealed otherwise than the shop seals. */
+  reason: string | undefined;
+  /** Its layers; none where no layer seals it, or none of the system’s sizes fits. */
+  wrap: SealPlan | undefined;
+  instructions: string[];
+  /** Of the coupling, N·m; nothing where none is given. */
+  torqueNm: number | undefined;
+  /** Pieces beside it which are not proved yet. */
+  unproved: string[];
+  /** A tube cap or a drain hole beside it stays free. */
+  staysOpen: boolean;
+  /** It hangs on a tower or mast. */
+  aloft: boolean;
+  /** When it is looked at again, months after it was sealed; nothing in the ground. */
+  inspectionMonths: number | undefined;
+  /** The day of the next look, ISO 8601; nothing before it is sealed. */
+  inspectionDue: string | undefined;
+  /** What a joint in the ground is in, when that is settled. */
+  housing: Housing['kind'] | undefined;
+  sealed: boolean;
+}
+
+/** One cable as it is cut. */
+export type CutOfPiece = CutSheet & { pieceId: string; name: string; cable: Cable; done: boolean };
