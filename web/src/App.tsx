@@ -46,6 +46,8 @@ const RehearseScreen = screen(() => import('./screens/rehearse/RehearseScreen.js
 const RouteScreen = screen(() => import('./screens/route/RouteScreen.js'), 'RouteScreen');
 const TubeScreen = screen(() => import('./screens/ground/TubeScreen.js'), 'TubeScreen');
 const GroundScreen = screen(() => import('./screens/ground/GroundScreen.js'), 'GroundScreen');
+const DayScreen = screen(() => import('./screens/site/day/DayScreen.js'), 'DayScreen');
+const DaySheetScreen = screen(() => import('./screens/site/day/DaySheetScreen.js'), 'DaySheetScreen');
 const PartsScreen = screen(() => import('./screens/site/parts/PartsScreen.js'), 'PartsScreen');
 const GroundSiteScreen = screen(
   () => import('./screens/site/ground/GroundSiteScreen.js'),
@@ -95,6 +97,8 @@ export function App(): ReactNode {
             <Route path="/jobs/:jobId/pull/:wayId" element={<PullScreen />} />
             <Route path="/jobs/:jobId/ground" element={<GroundSiteScreen />} />
             <Route path="/jobs/:jobId/parts" element={<PartsScreen />} />
+            <Route path="/jobs/:jobId/day" element={<DayScreen />} />
+            <Route path="/jobs/:jobId/day/:person" element={<DaySheetScreen />} />
             <Route path="/jobs/:jobId/reels" element={<ReelsScreen />} />
             <Route path="/practice" element={<ShopPracticeScreen />} />
             <Route path="/ends" element={<EndsScreen />} />

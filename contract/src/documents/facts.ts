@@ -178,6 +178,13 @@ class TubeCheckedFact extends PieceFact {
   @IsOptional() @IsIn(gasTubeVolts) newV?: number;
 }
 
+class TaskDoneFact extends SignedFact {
+  @IsString() @Length(1, 90) task!: string;
+  @IsString() @Length(1, 60) learnedBy!: string;
+  @IsString() @Length(1, 20) place!: string;
+  @IsOptional() @IsNumber(number) @Min(0.1) @Max(1440) minutes?: number;
+}
+
 class NoteFact extends SignedFact {
   @IsString() @MaxLength(90) about!: string;
   @IsString() @Length(1, 500) text!: string;
@@ -201,5 +208,6 @@ export const factRules: Record<FactKindId, ClassConstructor<SignedFact>> = {
   'tube checked': TubeCheckedFact,
   sealed: SealedFact,
   'handed over': HandedOverFact,
+  'task done': TaskDoneFact,
   note: NoteFact,
 };

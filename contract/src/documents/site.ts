@@ -8,12 +8,14 @@ import {
   IsIn,
   IsInt,
   IsNumber,
+  IsObject,
   IsOptional,
   IsString,
   IsUUID,
   Length,
   Matches,
   Max,
+  MaxLength,
   Min,
 } from 'class-validator';
 import type * as core from '@kobran/core';
@@ -28,9 +30,11 @@ import {
   MAX_WAYS,
   pointKinds,
   SITE_SCHEMA,
+  skills,
   type LegKind,
 } from '@kobran/core';
 import { Ground } from './ground.js';
+import { IsRecordOf } from './isRecordOf.js';
 import { ID, ID_MESSAGE } from './ids.js';
 import { AreParts, IsPart } from './parts.js';
 
@@ -114,6 +118,49 @@ export class PlanPicture implements Omit<core.PlanPicture, 'places'> {
   @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @AreParts() @Type(() => KnownPlace) places!: KnownPlace[];
 }
 
+/** From and up to, minutes from midnight. */
+const IsDaySpan = (): PropertyDecorator => (target, key) => {
+  IsArray()(target, key);
+  ArrayMinSize(2)(target, key);
+  ArrayMaxSize(2)(target, key);
+  IsInt({ each: true })(target, key);
+  Min(0, { each: true })(target, key);
+  Max(24 * 60, { each: true })(target, key);
+};
+const AreDaySpans = (): PropertyDecorator => (target, key) => {
+  IsArray()(target, key);
+  ArrayMaxSize(12)(target, key);
+  IsArray({ each: true })(target, key);
+};
+
+class Worker implements core.Worker {
+  @IsString() @Length(1, 60) name!: string;
+  @IsDaySpan() hours!: core.DaySpan;
+  @IsArray() @ArrayMaxSize(skills.length) @IsIn(skills, { each: true }) skills!: core.Skill[];
+  @AreDaySpans() away!: core.DaySpan[];
+}
+
+class FixedTask implements core.FixedTask {
+  @IsString() @Length(1, 200) task!: string;
+  @IsOptional() @IsInt() @Min(0) @Max(24 * 60) startMin?: number;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(10)
+  @IsString({ each: true })
+  @MaxLength(60, { each: true })
+  people?: string[];
+}
+
+export class DaySetup implements core.DaySetup {
+  @IsArray() @ArrayMaxSize(40) @AreParts() @Type(() => Worker) people!: Worker[];
+  @IsObject()
+  @IsRecordOf((value) => typeof value === 'number' && Number.isInteger(value) && value >= 0 && value <= 20)
+  tools!: core.DaySetup['tools'];
+  @AreDaySpans() wet!: core.DaySpan[];
+  @AreDaySpans() windy!: core.DaySpan[];
+  @IsArray() @ArrayMaxSize(300) @AreParts() @Type(() => FixedTask) fixed!: FixedTask[];
+}
+
 export class Site implements Omit<core.Site, 'ground' | 'picture'> {
   @IsIn([SITE_SCHEMA], { message: `schema must be “${SITE_SCHEMA}”` }) schema!: string;
   @IsOptional() @IsPart() @Type(() => Origin) origin?: Origin;
@@ -121,4 +168,5 @@ export class Site implements Omit<core.Site, 'ground' | 'picture'> {
   @IsArray() @ArrayMaxSize(MAX_POINTS) @AreParts() @Type(() => SitePoint) points!: SitePoint[];
   @IsArray() @ArrayMaxSize(MAX_WAYS) @AreParts() @Type(() => Way) ways!: Way[];
   @IsPart() @Type(() => Ground) ground!: Ground;
+  @IsOptional() @IsPart() @Type(() => DaySetup) day?: DaySetup;
 }

@@ -9,3 +9,4 @@ export {
 } from './partsList.js';
 export { SPARES_SURE, sparesFor, type Tries } from './spares.js';
 export { toolsList, type ToolsRow } from './toolsList.js';
+export * from './day/index.js';

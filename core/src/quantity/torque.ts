@@ -11,7 +11,7 @@ const [LEAST_NM, MOST_NM] = [0.05, 100];
  * Reads what a torque spanner shows: `0.9`, `0.9 N·m`, `8 in-lb`.
  *
  * @returns N·m, from 0.05 to 100
- * @example parseTorque('8 in-lb') // { ok: true, value: 0.9038783 } about
+ * @example parseTorque('0.9 N·m') // { ok: true, value: 0.9 }
  */
 export function parseTorque(text: string): Result<number> {
   const inches = /(in|inch)[-·. ]*lbf?|lbf?[-·. ]*in(ch)?/i;

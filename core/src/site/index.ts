@@ -22,6 +22,19 @@ export type {
   Way,
   WayBend,
 } from './document/site.js';
+export {
+  sharedTools,
+  skills,
+  usualBreak,
+  usualDay,
+  usualHours,
+  type DaySetup,
+  type DaySpan,
+  type FixedTask,
+  type SharedTool,
+  type Skill,
+  type Worker,
+} from './document/day.js';
 export { renameRuns, runInFile } from './document/renameRuns.js';
 export { applySiteChange, type SiteChange } from './document/siteChange.js';
 export { checkSite } from './document/checkSite.js';

@@ -1,3 +1,4 @@
+import { brackwaterDay } from './brackwaterDay.js';
 import { SITE_SCHEMA, type RouteStep, type Site } from '@kobran/core';
 import { brackwaterGround } from './brackwaterGround.js';
 import { point, way } from './sitePart.js';
@@ -151,6 +152,7 @@ export const brackwaterSite: Site = {
     }),
   ],
   ground: brackwaterGround,
+  day: brackwaterDay,
 };
 
 const step = (id: string, cause: RouteStep['slack'][number]['cause'], lengthM: number): RouteStep => ({

@@ -83,6 +83,11 @@ const examples: [FactBody, about: string, words: RegExp][] = [
     /cold-shrink sleeve, 1\.2 N·m, at 4 °C, not proved before: rain came/,
   ],
   [{ kind: 'handed over', problems: '1 caution' }, '', /with 1 caution/],
+  [
+    { kind: 'task done', task: 'mate aloft', learnedBy: 'mate', place: 'aloft', minutes: 25 },
+    'mate aloft',
+    /^aloft, 25 min$/,
+  ],
   [{ kind: 'note', about: 'main', text: 'looked at' }, 'main', /^looked at$/],
 ];
 

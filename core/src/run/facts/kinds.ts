@@ -15,6 +15,7 @@ import { reading } from './reading.js';
 import { runReading } from './runReading.js';
 import { sealed } from './sealed.js';
 import { shrinkFitted } from './shrinkFitted.js';
+import { taskDone } from './taskDone.js';
 import { tubeChecked } from './tubeChecked.js';
 import { trimmed } from './trimmed.js';
 
@@ -36,6 +37,7 @@ const kinds = [
   tubeChecked,
   sealed,
   handedOver,
+  taskDone,
   note,
 ] as const;
 

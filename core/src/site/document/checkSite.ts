@@ -1,4 +1,5 @@
 import type { Problem } from '../../quantity/index.js';
+import { checkDay } from './day.js';
 import { checkGround, twice } from './checkGround.js';
 import { checkPicture } from './planPicture.js';
 import type { Site } from './site.js';
@@ -32,5 +33,6 @@ export function checkSite(site: Site): Problem[] {
         : []),
     ]),
     ...checkGround(site),
+    ...(site.day ? checkDay(site.day) : []),
   ];
 }

@@ -12,8 +12,17 @@ export function renameRuns(site: Site, names: ReadonlyMap<string, string>): Site
     const name = at < 0 ? undefined : names.get(id.slice(0, at));
     return name === undefined ? id : arresterNode(name, id.slice(at + 1));
   };
+  /** A task of a run begins with its id. */
+  const taskOf = (task: string): string => {
+    const at = task.indexOf(' ');
+    const name = names.get(task.slice(0, at));
+    return name === undefined ? task : `${name}${task.slice(at)}`;
+  };
   return {
     ...site,
+    ...(site.day
+      ? { day: { ...site.day, fixed: site.day.fixed.map((one) => ({ ...one, task: taskOf(one.task) })) } }
+      : {}),
     ground: {
       ...ground,
       nodes: ground.nodes.map((node) =>

@@ -1,3 +1,4 @@
+import type { DaySetup } from './day.js';
 import type { LegKind } from '../../route/index.js';
 import type { PlanPicture } from './planPicture.js';
 import { emptyGround, type Ground } from './ground.js';
@@ -120,6 +121,8 @@ export interface Site {
   points: SitePoint[];
   ways: Way[];
   ground: Ground;
+  /** Crew, tools and weather of its day of work; not stated, the shop’s crew on a usual day. */
+  day?: DaySetup;
 }
 
 export const emptySite: Site = { schema: SITE_SCHEMA, points: [], ways: [], ground: emptyGround };

@@ -1,4 +1,5 @@
 import type { Bond, Ground, GroundNode, GroundReading } from './ground.js';
+import type { DaySetup } from './day.js';
 import type { PlanPicture } from './planPicture.js';
 import type { Site, SitePoint, Way } from './site.js';
 
@@ -16,6 +17,7 @@ export type SiteChange =
   | { op: 'remove reading'; id: string }
   | { op: 'set ground'; ground: Partial<Omit<Ground, 'nodes' | 'bonds' | 'readings'>> }
   | { op: 'set picture'; picture: PlanPicture | undefined }
+  | { op: 'set day'; day: DaySetup }
   | { op: 'set site'; site: Site };
 
 const put = <T extends { id: string }>(all: readonly T[], one: T): T[] =>
@@ -24,37 +26,36 @@ const put = <T extends { id: string }>(all: readonly T[], one: T): T[] =>
 const without = <T extends { id: string }>(all: readonly T[], gone: (one: T) => boolean): T[] =>
   all.filter((one) => !gone(one));
 
+function withoutPoint(site: Site, id: string): Site {
+  return {
+    ...site,
+    points: without(site.points, (one) => one.id === id),
+    ways: without(site.ways, ({ from, to }) => from === id || to === id),
+    ground: {
+      ...site.ground,
+      nodes: site.ground.nodes.map((node) => (node.point === id ? placeless(node) : node)),
+    },
+  };
+}
+
 /** Applies a change; the given site is not touched. What leads to a removed point or node goes with it. */
 export function applySiteChange(site: Site, change: SiteChange): Site {
+  if (isOfGround(change)) return { ...site, ground: groundWith(site.ground, change) };
   switch (change.op) {
     case 'put point':
       return { ...site, points: put(site.points, change.point) };
     case 'remove point':
-      return {
-        ...site,
-        points: without(site.points, ({ id }) => id === change.id),
-        ways: without(site.ways, ({ from, to }) => from === change.id || to === change.id),
-        ground: {
-          ...site.ground,
-          nodes: site.ground.nodes.map((node) => (node.point === change.id ? placeless(node) : node)),
-        },
-      };
+      return withoutPoint(site, change.id);
     case 'put way':
       return { ...site, ways: put(site.ways, change.way) };
     case 'remove way':
       return { ...site, ways: without(site.ways, ({ id }) => id === change.id) };
     case 'set picture':
       return withPicture(site, change.picture);
+    case 'set day':
+      return { ...site, day: change.day };
     case 'set site':
       return change.site;
-    case 'put node':
-    case 'remove node':
-    case 'put bond':
-    case 'remove bond':
-    case 'put reading':
-    case 'remove reading':
-    case 'set ground':
-      return { ...site, ground: groundWith(site.ground, change) };
   }
 }
 
@@ -65,6 +66,9 @@ function withPicture({ picture: _, ...site }: Site, picture: PlanPicture | undef
 const placeless = ({ point: _, ...node }: GroundNode): GroundNode => node;
 
 type GroundChange = Extract<SiteChange, { op: `${string} ${'node' | 'bond' | 'reading' | 'ground'}` }>;
+
+const isOfGround = (change: SiteChange): change is GroundChange =>
+  /(node|bond|reading|ground)$/.test(change.op);
 
 function groundWith(ground: Ground, change: GroundChange): Ground {
   const { nodes, bonds, readings } = ground;

@@ -12,6 +12,7 @@ export function SiteTabs({ jobId }: { jobId: string }): ReactNode {
           ['site', 'Ways'],
           ['ground', 'Ground'],
           ['parts', 'Parts and tools'],
+          ['day', 'Day'],
         ] as const
       ).map(([path, label]) => (
         <NavLink

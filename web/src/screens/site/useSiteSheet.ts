@@ -6,7 +6,7 @@ import {
   factsOf,
   onSite,
   survey,
-  type PlannedRun,
+  type RunToPlan,
   type Site,
   type SiteSheet,
   type SurveyedRun,
@@ -15,7 +15,7 @@ import { useMemo } from 'react';
 import { useCatalog } from '../../store/Shop.js';
 
 /** The runs of a job as its site sees them; those which name what the catalogue has not are left out. */
-export function useSurveyedRuns({ runs, practice }: JobDocument, site: Site): (SurveyedRun & PlannedRun)[] {
+export function useSurveyedRuns({ runs, practice }: JobDocument, site: Site): (SurveyedRun & RunToPlan)[] {
   const catalog = useCatalog();
   return useMemo(
     () =>

@@ -1,0 +1,297 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  sharedTools,
+  skills,
+  usualDay,
+  type DaySetup,
+  type SharedTool,
+  type Skill,
+} from '../../site/index.js';
+import { chainOf, climbsOf, earliestEnd, schedule, TICK_MIN, type Schedule, type Task } from './index.js';
+
+const task = (id: string, minutes: number, over: Partial<Task> = {}): Task => ({
+  id,
+  kind: 'bond',
+  title: id,
+  runId: undefined,
+  whose: 'the site',
+  minutes,
+  spread: 0,
+  people: 1,
+  skills: [],
+  tools: [],
+  place: 'bench',
+  dry: false,
+  after: [],
+  cautions: [],
+  fact: undefined,
+  opens: undefined,
+  learnedBy: 'bond',
+  ...over,
+});
+const crew = (...names: string[]): DaySetup => {
+  const day = usualDay(names);
+  return { ...day, people: day.people.map((one) => ({ ...one, away: [] })) };
+};
+const from8 = { nowMin: 8 * 60 };
+
+/** Small cases for which every schedule can be looked at: up to six tasks, three people, steps of half an hour. */
+const smallCase = fc
+  .record({
+    tasks: fc.array(
+      fc.record({
+        ticks: fc.integer({ min: 1, max: 3 }),
+        people: fc.integer({ min: 1, max: 2 }),
+        skill: fc.option(fc.constantFrom<Skill>('crimp', 'climb'), { nil: undefined }),
+        tool: fc.option(fc.constantFrom<SharedTool>('crimper', 'analyser'), { nil: undefined }),
+        dry: fc.boolean(),
+        after: fc.array(fc.nat(5), { maxLength: 2 }),
+      }),
+      { minLength: 1, maxLength: 6 },
+    ),
+    able: fc.array(fc.subarray<Skill>(['crimp', 'climb']), { minLength: 1, maxLength: 3 }),
+    wet: fc.option(fc.integer({ min: 0, max: 6 }), { nil: undefined }),
+  })
+  .map(({ tasks, able, wet }) => ({
+    tasks: tasks.map(({ ticks, people, skill, tool, dry, after }, k) =>
+      task(`t${k}`, ticks * 30, {
+        people: Math.min(people, able.length),
+        skills: skill ? [skill] : [],
+        tools: tool ? [tool] : [],
+        dry,
+        // Only earlier ones: nobody waits for each other in a ring.
+        after: [...new Set(after.filter((n) => n < k))].map((n) => `t${n}`),
+      }),
+    ),
+    setup: {
+      ...crew(),
+      people: able.map((own, k) => ({
+        name: `p${k}`,
+        hours: [480, 1020] as [number, number],
+        skills: own,
+        away: [],
+      })),
+      wet: wet === undefined ? [] : [[480 + wet * 30, 480 + wet * 30 + 60] as [number, number]],
+    },
+  }));
+
+const may = (setup: DaySetup, one: Task): string[] =>
+  setup.people.filter((p) => one.skills.every((skill) => p.skills.includes(skill))).map(({ name }) => name);
+const choose = (names: readonly string[], count: number): string[][] =>
+  count === 0
+    ? [[]]
+    : names.flatMap((name, k) => choose(names.slice(k + 1), count - 1).map((rest) => [name, ...rest]));
+
+/** The earliest end of all schedules there are, by trying every start and every pair of hands, in half hours. */
+function bruteEnd(tasks: readonly Task[], setup: DaySetup): number {
+  const placed = new Map<string, { from: number; to: number; people: string[]; tools: string[] }>();
+  let best = Infinity;
+  const put = (k: number, endSoFar: number): void => {
+    if (endSoFar >= best) return;
+    if (k === tasks.length) {
+      best = endSoFar;
+      return;
+    }
+    const one = tasks[k];
+    const ready = Math.max(480, ...one.after.map((id) => placed.get(id)?.to ?? Infinity));
+    for (let from = ready; from + one.minutes <= 1020 && from + one.minutes < best; from += 30) {
+      const to = from + one.minutes;
+      if (one.dry && setup.wet.some(([a, b]) => from < b && to > a)) continue;
+      const beside = [...placed.values()].filter((other) => from < other.to && to > other.from);
+      if (beside.some((other) => one.tools.some((tool) => other.tools.includes(tool)))) continue;
+      const free = may(setup, one).filter((name) => !beside.some((other) => other.people.includes(name)));
+      for (const people of choose(free, one.people)) {
+        placed.set(one.id, { from, to, people, tools: one.tools });
+        put(k + 1, Math.max(endSoFar, to));
+        placed.delete(one.id);
+      }
+    }
+  };
+  put(0, 480);
+  return best;
+}
+
+function expectAtWork(people: readonly string[], startMin: number, endMin: number, setup: DaySetup): void {
+  for (const name of people) {
+    const person = setup.people.find((p) => p.name === name);
+    if (!person) throw new Error(`${name} is not there`);
+    expect(startMin).toBeGreaterThanOrEqual(person.hours[0]);
+    expect(endMin).toBeLessThanOrEqual(person.hours[1]);
+    expect(person.away.some(([a, b]) => startMin < b && endMin > a)).toBe(false);
+  }
+}
+
+/** Whatever the plan is, nothing in it may break what was asked. */
+function expectSound({ placed }: Schedule, tasks: readonly Task[], setup: DaySetup): void {
+  const at = new Map(placed.map((one) => [one.task.id, one]));
+  for (const { task: one, startMin, endMin, people } of placed) {
+    expect(endMin - startMin).toBeGreaterThanOrEqual(one.minutes);
+    expect(new Set(people).size).toBe(one.people);
+    for (const name of people) expect(may(setup, one)).toContain(name);
+    for (const id of one.after.filter((before) => tasks.some((other) => other.id === before)))
+      expect(at.get(id)?.endMin ?? Infinity).toBeLessThanOrEqual(startMin);
+    const closed = [...(one.dry ? setup.wet : []), ...(one.place === 'aloft' ? setup.windy : [])];
+    expect(closed.some(([a, b]) => startMin < b && endMin > a)).toBe(false);
+    expectAtWork(people, startMin, endMin, setup);
+  }
+  for (let t = 0; t < 24 * 60; t += TICK_MIN) {
+    const now = placed.filter(({ startMin, endMin }) => startMin <= t && t < endMin);
+    const hands = now.flatMap(({ people }) => people);
+    expect(new Set(hands).size).toBe(hands.length);
+    for (const tool of sharedTools)
+      expect(now.filter(({ task: one }) => one.tools.includes(tool)).length).toBeLessThanOrEqual(
+        setup.tools[tool] ?? 1,
+      );
+  }
+}
+
+describe('a day', () => {
+  it('is as short as the shortest of all schedules, and its bound is never above that', () => {
+    let proved = 0;
+    let all = 0;
+    fc.assert(
+      fc.property(smallCase, ({ tasks, setup }) => {
+        fc.pre(tasks.every((one) => may(setup, one).length >= one.people));
+        const best = bruteEnd(tasks, setup);
+        fc.pre(best < Infinity);
+        const plan = schedule(tasks, setup, from8);
+        expect(plan.left).toEqual([]);
+        expect(plan.endMin).toBe(best);
+        expect(earliestEnd(tasks, setup, 480)).toBeLessThanOrEqual(best);
+        all++;
+        proved += plan.proved ? 1 : 0;
+      }),
+      { numRuns: 150, seed: 14 },
+    );
+    // The bound is good enough to prove most of them by itself.
+    expect(proved / all).toBeGreaterThan(0.6);
+  });
+
+  const bigCase = fc
+    .record({
+      tasks: fc.array(
+        fc.record({
+          minutes: fc.integer({ min: 3, max: 50 }),
+          people: fc.integer({ min: 1, max: 2 }),
+          skill: fc.option(fc.constantFrom(...skills), { nil: undefined }),
+          tool: fc.option(fc.constantFrom(...sharedTools), { nil: undefined }),
+          dry: fc.boolean(),
+          aloft: fc.boolean(),
+          after: fc.array(fc.nat(39), { maxLength: 3 }),
+        }),
+        { minLength: 5, maxLength: 40 },
+      ),
+      off: fc.integer({ min: 480, max: 900 }),
+      rain: fc.integer({ min: 480, max: 1000 }),
+    })
+    .map(({ tasks, off, rain }) => {
+      const day = usualDay(['Wenna', 'Joss', 'Petrok']);
+      return {
+        tasks: tasks.map(({ minutes, people, skill, tool, dry, aloft, after }, k) =>
+          task(`t${k}`, minutes, {
+            people,
+            skills: skill ? [skill] : [],
+            tools: tool ? [tool] : [],
+            dry,
+            place: aloft ? 'aloft' : 'bench',
+            after: [...new Set(after.filter((n) => n < k))].map((n) => `t${n}`),
+          }),
+        ),
+        setup: {
+          ...day,
+          people: day.people.map((one, k) =>
+            k === 2
+              ? { ...one, skills: ['climb'] as Skill[], away: [[off, off + 45] as [number, number]] }
+              : one,
+          ),
+          wet: [[rain, rain + 20] as [number, number]],
+          windy: [[600, 660] as [number, number]],
+        },
+      };
+    });
+
+  it('never breaks what comes before, a skill, a tool, the hours or the weather', () => {
+    fc.assert(
+      fc.property(bigCase, ({ tasks, setup }) => {
+        const plan = schedule(tasks, setup, { ...from8, tries: 20 });
+        expectSound(plan, tasks, setup);
+        expect(plan.placed.length + plan.left.length).toBe(tasks.length);
+        expect(plan.boundMin).toBeLessThanOrEqual(plan.endMin);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('says the chain that decides: each begins when the one before ends, the last at the end', () => {
+    fc.assert(
+      fc.property(bigCase, ({ tasks, setup }) => {
+        const { placed, chain, endMin } = schedule(tasks, setup, { ...from8, tries: 5 });
+        expect(chainOf(placed)).toEqual(chain);
+        const links = chain.flatMap((id) => placed.find((one) => one.task.id === id) ?? []);
+        expect(links.at(-1)?.endMin).toBe(endMin);
+        for (const [k, one] of links.entries()) if (k > 0) expect(one.startMin).toBe(links[k - 1].endMin);
+      }),
+      { numRuns: 20 },
+    );
+  });
+
+  it('one crimper between two people: the second waits, a second crimper sets both to work', () => {
+    const ends = ['a', 'b', 'c', 'd'].map((id) => task(id, 30, { tools: ['crimper'] }));
+    expect(schedule(ends, crew('Wenna', 'Joss'), from8).endMin).toBe(600);
+    expect(schedule(ends, { ...crew('Wenna', 'Joss'), tools: { crimper: 2 } }, from8).endMin).toBe(540);
+  });
+
+  it('work aloft stands together: one climb', () => {
+    const work = [
+      ...['mate', 'seal', 'hang'].map((id) => task(id, 30, { place: 'aloft', skills: ['climb'] })),
+      ...['x', 'y', 'z'].map((id) => task(id, 30)),
+    ];
+    expect(climbsOf(schedule(work, crew('Wenna'), { ...from8, tries: 800 }).placed)).toBe(1);
+  });
+
+  it('seals before the rain: what must be dry comes first', () => {
+    const day = { ...crew('Wenna'), wet: [[600, 1020] as [number, number]] };
+    const { placed, left } = schedule(
+      [task('label', 60), task('seal', 60, { dry: true }), task('paper', 60)],
+      day,
+      from8,
+    );
+    expect(left).toEqual([]);
+    expect(placed.find((one) => one.task.id === 'seal')?.endMin).toBeLessThanOrEqual(600);
+  });
+
+  it('says of what is left why: nobody can, a tool is missing, no dry time, it waits for another', () => {
+    const day = { ...crew('Wenna'), tools: { analyser: 0 }, wet: [[480, 1020] as [number, number]] };
+    const noClimb = { ...day, people: day.people.map((one) => ({ ...one, skills: ['crimp' as const] })) };
+    const { left } = schedule(
+      [
+        task('up', 30, { skills: ['climb'] }),
+        task('read', 30, { tools: ['analyser'] }),
+        task('seal', 30, { dry: true }),
+        task('last', 30, { after: ['seal'] }),
+        task('two', 30, { people: 2 }),
+      ],
+      noClimb,
+      from8,
+    );
+    expect(Object.fromEntries(left.map(({ task: { id }, why }) => [id, why]))).toEqual({
+      up: 'nobody here can climb',
+      read: 'the analyser is missing',
+      seal: 'no dry time left in this day',
+      last: 'waits for “seal”',
+      two: 'it wants 2 who can do it, and there is 1',
+    });
+  });
+
+  it('re-plans around what is under way and what somebody has fixed', () => {
+    const work = ['a', 'b', 'c'].map((id) => task(id, 60));
+    const first = schedule(work, crew('Wenna'), from8);
+    const [running] = first.placed;
+    const fixed = { ...crew('Wenna'), fixed: [{ task: 'c', startMin: 720 }] };
+    const again = schedule(work, fixed, { nowMin: 505, underWay: [running] });
+    expect(again.placed.find((one) => one.task.id === running.task.id)).toEqual(running);
+    expect(again.placed.find((one) => one.task.id === 'c')?.startMin).toBeGreaterThanOrEqual(720);
+    for (const one of again.placed) if (one !== running) expect(one.startMin).toBeGreaterThanOrEqual(505);
+  });
+});

@@ -1,0 +1,117 @@
+import { describe, expect, it } from 'vitest';
+import { catalog } from '../../catalog/index.js';
+import { defaultPractice } from '../../practice/index.js';
+import { arrester, cable, fact, sheetOf } from '../../run/aRun.fixture.js';
+import type { Facts } from '../../run/index.js';
+import { aSite, routed } from '../../site/aSite.fixture.js';
+import { arrested, groundedSite } from '../../site/aGround.fixture.js';
+import { onSite, survey, usualDay, type Site } from '../../site/index.js';
+import { schedule, siteTasks, type Task, type TimedTask } from './index.js';
+
+const pieces = [cable({ id: 'in', lengthM: 2.6 }), arrester(), cable({ lengthM: 22.5 })];
+function tasksOf(facts: Facts = [], site: Site = aSite(), timed: readonly TimedTask[] = []): Task[] {
+  const design = onSite(routed({ pieces }), site);
+  const runs = [{ id: 'run-0', design, facts, sheet: sheetOf(design, facts) }];
+  const installed = facts.some(({ kind }) => kind === 'installed');
+  const sheet = survey(site, [{ ...runs[0], installed }], catalog);
+  return siteTasks(runs, sheet, defaultPractice, timed);
+}
+const called = (tasks: readonly Task[], id: string): Task => {
+  const found = tasks.find((task) => task.id === id);
+  if (!found) throw new Error(`no task ${id} among ${tasks.map((task) => task.id).join('; ')}`);
+  return found;
+};
+/** Everything a task waits for, near and far. */
+const before = (tasks: readonly Task[], id: string): string[] =>
+  called(tasks, id).after.flatMap((one) => [one, ...before(tasks, one)]);
+
+// Order of a day: handbook of the trade, 9; common practice, no source.
+describe('the tasks of a site', () => {
+  it('come from the sheets: cut before make, bench test before it goes up, prove before seal, hand over last', () => {
+    const tasks = tasksOf();
+    expect(called(tasks, 'run-0 make main.a').after).toContain('run-0 cut main');
+    expect(before(tasks, 'run-0 hang')).toEqual(expect.arrayContaining(['run-0 test main', 'pull duct']));
+    expect(before(tasks, 'run-0 prove')).toEqual(
+      expect.arrayContaining(['run-0 mate', 'run-0 mate aloft', 'run-0 arrester']),
+    );
+    for (const { id } of tasks.filter(({ kind }) => kind === 'seal'))
+      expect(before(tasks, id)).toContain('run-0 prove');
+    const work = tasks.filter(({ runId, kind }) => runId === 'run-0' && kind !== 'hand over');
+    expect(called(tasks, 'run-0 hand over').after.toSorted()).toEqual(work.map(({ id }) => id).toSorted());
+  });
+
+  it('an end which does not pass the duct is made after the pull', () => {
+    const narrow = aSite({ duct: { duct: { boreMm: 16, lubricated: false, drained: true, cord: true } } });
+    const tasks = tasksOf([], narrow);
+    const late = tasks.filter(({ kind, place }) => kind === 'make' && place !== 'bench');
+    expect(late.map(({ id }) => id)).toEqual(['run-0 make main.a']);
+    expect(before(tasks, late[0].id)).toContain('pull duct');
+    expect(before(tasks, 'pull duct')).toContain('run-0 make main.b');
+    // With room enough both are made at the bench.
+    expect(tasksOf().filter(({ kind, place }) => kind === 'make' && place !== 'bench')).toEqual([]);
+  });
+
+  it('what is done is no task, and nobody waits for it', () => {
+    const done = [
+      fact({ kind: 'cut', pieceId: 'main' }),
+      fact({ kind: 'end made', endId: 'main.a' }),
+      fact({ kind: 'grounded' }),
+      fact({ kind: 'installed' }),
+      fact({ kind: 'task done', task: 'mate aloft', learnedBy: 'mate', place: 'aloft' }),
+    ];
+    const tasks = tasksOf(done);
+    const ids = new Set(tasks.map(({ id }) => id));
+    for (const gone of ['cut main', 'make main.a', 'arrester', 'hang', 'mate aloft'])
+      expect(ids).not.toContain(`run-0 ${gone}`);
+    for (const { after } of tasks) for (const id of after) expect(ids).toContain(id);
+    const sealed = fact({ kind: 'handed over' });
+    expect(tasksOf([...done, sealed]).filter(({ runId }) => runId === 'run-0')).toEqual([]);
+  });
+
+  it('aloft two people who may climb, cautions at the task; sealing in the open waits for dry weather', () => {
+    for (const task of tasksOf()) {
+      if (task.place === 'aloft') {
+        expect(task.people).toBe(2);
+        expect(task.skills).toContain('climb');
+        expect(task.cautions.join()).toContain('power lines');
+      }
+      // Under a roof it does not rain.
+      if (task.kind === 'seal' && task.place === 'aloft') expect(task.dry).toBe(true);
+    }
+    expect(called(tasksOf(), 'run-0 make main.a').tools).toContain('crimper');
+  });
+
+  it('ground comes from its drawing: rods and joints which nobody has logged', () => {
+    const site = groundedSite();
+    const design = onSite(arrested, site);
+    const runs = [{ id: 'run-0', design, facts: [], sheet: sheetOf(design) }];
+    const { ground } = survey(site, [{ ...runs[0], installed: false }], catalog);
+    const tasks = siteTasks(runs, survey(site, [{ ...runs[0], installed: false }], catalog), defaultPractice);
+    expect(tasks.filter(({ kind }) => kind === 'bond')).toHaveLength(
+      ground.bonds.filter(({ bond }) => !bond.made).length,
+    );
+    for (const rod of tasks.filter(({ kind }) => kind === 'rod'))
+      expect(rod.cautions.join()).toContain('buried lines');
+  });
+
+  it('times are learned from the log by recipe and place', () => {
+    const { minutes, learnedBy } = called(tasksOf(), 'run-0 make main.a');
+    const timed = Array.from({ length: 40 }, () => ({
+      learnedBy,
+      place: 'bench',
+      by: 'Wenna',
+      minutes: 3 * minutes,
+    }));
+    const slower = called(tasksOf([], aSite(), timed), 'run-0 make main.a').minutes;
+    expect(slower / minutes).toBeGreaterThan(2.5);
+    const elsewhere = timed.map((one) => ({ ...one, place: 'aloft' }));
+    expect(called(tasksOf([], aSite(), elsewhere), 'run-0 make main.a').minutes).toBe(minutes);
+  });
+
+  it('all of it goes into a plan in which nothing is done twice', () => {
+    const tasks = tasksOf();
+    const { placed, left } = schedule(tasks, usualDay(['Wenna', 'Joss']), { nowMin: 480, tries: 50 });
+    expect(left).toEqual([]);
+    expect(new Set(placed.map(({ task }) => task.id)).size).toBe(tasks.length);
+  });
+});

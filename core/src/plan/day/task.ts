@@ -1,0 +1,55 @@
+import type { SharedTool, Skill } from '../../site/index.js';
+import type { FactBody } from '../../run/index.js';
+
+/** What somebody does on a day. */
+export const taskKinds = [
+  'cut',
+  'make',
+  'bench test',
+  'pull',
+  'hang',
+  'arrester',
+  'rod',
+  'bond',
+  'mate',
+  'prove',
+  'seal',
+  'label',
+  'hand over',
+] as const;
+export type TaskKind = (typeof taskKinds)[number];
+
+export const taskPlaces = ['bench', 'inside', 'ground', 'aloft'] as const;
+export type TaskPlace = (typeof taskPlaces)[number];
+
+/** What is known of a task wherever it is done. */
+export interface TaskNeeds {
+  /** How long it takes, and how far off that may be, minutes. */
+  minutes: number;
+  spread: number;
+  people: number;
+  skills: Skill[];
+  tools: SharedTool[];
+  place: TaskPlace;
+  /** Not in rain. */
+  dry: boolean;
+}
+
+export interface Task extends TaskNeeds {
+  id: string;
+  kind: TaskKind;
+  /** `Make Mast cable, antenna end` */
+  title: string;
+  /** The run it belongs to, or its way; nothing of the whole site. */
+  runId: string | undefined;
+  whose: string;
+  /** Tasks which are done before. */
+  after: string[];
+  cautions: string[];
+  /** What ticking it writes into the log of its run. */
+  fact: FactBody | undefined;
+  /** The screen on which it is done, below the run. */
+  opens: string | undefined;
+  /** What its time is learned by: a recipe, or its kind. */
+  learnedBy: string;
+}

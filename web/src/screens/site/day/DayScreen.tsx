@@ -1,0 +1,107 @@
+import type { JobDocument } from '@kobran/contract';
+import { formatClock, type FixedTask, type Schedule, type Site } from '@kobran/core';
+import { useEffect, useState, type ReactNode } from 'react';
+import { Link, useParams } from 'react-router';
+import { SaveNotice } from '../../../frame/SaveNotice.js';
+import { TopBar } from '../../../frame/TopBar.js';
+import { messageOf } from '../../../store/client.js';
+import type { Versioned } from '../../../store/documentEditor.js';
+import { useJob } from '../../../store/queries.js';
+import { useSiteDraft, useSiteEditor } from '../../../store/useSiteEditor.js';
+import { Message } from '../../../ui/Message.js';
+import { useKeys } from '../../../ui/useKeys.js';
+import { SiteTabs } from '../SiteTabs.js';
+import { DayBars } from './DayBars.js';
+import { DayCrew } from './DayCrew.js';
+import { DayList } from './DayList.js';
+import { TaskInspector } from './TaskInspector.js';
+import { useDay } from './useDay.js';
+
+/** Who does what until when on a site, what decides the end, and what does not go into the day. */
+export function DayScreen(): ReactNode {
+  const { jobId = '' } = useParams();
+  const { data: job, error } = useJob(jobId);
+  const draft = useSiteDraft(jobId);
+  useEffect(() => {
+    document.title = 'Day – Kobran';
+  }, []);
+  if (job && draft) return <DayOf key={job.id} job={job} draft={draft.draft} />;
+  return error ? (
+    <Message title={messageOf(error)} action={{ label: 'Go to the board', to: '/' }} />
+  ) : (
+    <Message title="Opening the site…" />
+  );
+}
+
+function DayOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | undefined }): ReactNode {
+  const editor = useSiteEditor(job, draft);
+  const { document: site, change } = editor;
+  const { tasks, setup, plan, searching } = useDay(job, site);
+  const [selected, select] = useState<string>();
+  useKeys('mod+z', () => editor.undo?.(), { preventDefault: true });
+  useKeys('mod+shift+z, mod+y', () => editor.redo?.(), { preventDefault: true });
+  useKeys('escape', () => select(undefined));
+  const fix = (task: string, to: Omit<FixedTask, 'task'> | undefined): void => {
+    const others = setup.fixed.filter((one) => one.task !== task);
+    change([{ op: 'set day', day: { ...setup, fixed: to ? [...others, { task, ...to }] : others } }]);
+  };
+  const one = plan.placed.find(({ task }) => task.id === selected);
+  return (
+    <div className="min-h-screen">
+      <TopBar crumbs={[{ label: job.name, to: `/?job=${job.id}` }, { label: 'Day' }]} editor={editor} />
+      <SaveNotice what="site" editor={editor} />
+      <main className="mx-auto max-w-7xl px-4 py-4 md:px-6">
+        <SiteTabs jobId={job.id} />
+        <h1 className="text-xl leading-tight font-bold">{headline(plan)}</h1>
+        <p className="mt-1 text-muted" role="status">
+          {searching ? 'Looking for a shorter day… ' : ''}
+          {quality(plan)}
+        </p>
+        {tasks.length > 0 && (
+          <>
+            <DayBars plan={plan} setup={setup} selected={selected} onSelect={select} onFix={fix} />
+            <p className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
+              {setup.people.map(({ name }) => (
+                <Link
+                  key={name}
+                  className="underline underline-offset-4"
+                  to={`/jobs/${job.id}/day/${encodeURIComponent(name)}`}
+                >
+                  Day sheet of {name}
+                </Link>
+              ))}
+            </p>
+            {one && (
+              <TaskInspector
+                one={one}
+                plan={plan}
+                setup={setup}
+                jobId={job.id}
+                onFix={fix}
+                onClose={() => select(undefined)}
+              />
+            )}
+          </>
+        )}
+        <DayCrew setup={setup} onChange={(day) => change([{ op: 'set day', day }])} />
+        <DayList plan={plan} selected={selected} onSelect={select} />
+      </main>
+    </div>
+  );
+}
+
+function headline({ placed, left, endMin }: Schedule): string {
+  if (placed.length + left.length === 0) return 'Nothing is left to do on this site';
+  if (placed.length === 0) return 'Nothing can be done today';
+  const hands = new Set(placed.flatMap(({ people }) => people)).size;
+  const by = `${placed.length} ${placed.length === 1 ? 'task' : 'tasks'} by ${formatClock(endMin)} with ${hands} ${hands === 1 ? 'person' : 'people'}`;
+  return left.length === 0 ? `All done: ${by}` : `${by}; ${left.length} left for another day`;
+}
+
+/** How good the plan is, in words. */
+function quality({ placed, left, endMin, boundMin, proved }: Schedule): string {
+  if (placed.length === 0) return '';
+  if (left.length > 0) return 'As much work as was found to fit into the day.';
+  if (proved) return 'Nobody can end earlier with this crew: proved.';
+  return `Nobody can end before ${formatClock(boundMin)} with this crew; this plan is at most ${endMin - boundMin} min longer.`;
+}

@@ -1,0 +1,168 @@
+import type { JobDocument } from '@kobran/contract';
+import {
+  doneKey,
+  emptySite,
+  formatClock,
+  placeName,
+  type FactBody,
+  type PlacedTask,
+  type Site,
+} from '@kobran/core';
+import { Printer } from 'lucide-react';
+import { useEffect, useState, type ReactNode } from 'react';
+import { Link, useParams } from 'react-router';
+import { messageOf } from '../../../store/client.js';
+import { useFactWriter } from '../../../store/Device.js';
+import { useJob } from '../../../store/queries.js';
+import { useSiteDraft } from '../../../store/useSiteEditor.js';
+import { TopBar } from '../../../frame/TopBar.js';
+import { Message } from '../../../ui/Message.js';
+import { Caution } from '../../../ui/StagePage.js';
+import { useDay } from './useDay.js';
+
+/** One person’s day, on the phone and on paper; what is ticked is in the log. */
+export function DaySheetScreen(): ReactNode {
+  const { jobId = '', person = '' } = useParams();
+  const { data: job, error } = useJob(jobId);
+  const draft = useSiteDraft(jobId);
+  useEffect(() => {
+    document.title = `Day of ${person} – Kobran`;
+  }, [person]);
+  if (job && draft)
+    return <SheetOf job={job} site={draft.draft?.document ?? job.place?.site ?? emptySite} person={person} />;
+  return error ? (
+    <Message title={messageOf(error)} action={{ label: 'Go to the board', to: '/' }} />
+  ) : (
+    <Message title="Opening the site…" />
+  );
+}
+
+function SheetOf({ job, site, person }: { job: JobDocument; site: Site; person: string }): ReactNode {
+  const { plan, setup } = useDay(job, site);
+  const own = plan.placed.filter(({ people }) => people.includes(person));
+  const back = { label: 'Back to the day', to: `/jobs/${job.id}/day` };
+  if (!setup.people.some(({ name }) => name === person))
+    return <Message title={`${person} is not in today’s crew`} action={back} />;
+  return (
+    <div className="min-h-screen">
+      <div className="print:hidden">
+        <TopBar
+          crumbs={[
+            { label: job.name, to: `/?job=${job.id}` },
+            { label: 'Day', to: back.to },
+            { label: person },
+          ]}
+        />
+      </div>
+      <main className="mx-auto max-w-3xl px-4 py-4">
+        <div className="flex flex-wrap items-center justify-between gap-2">
+          <h1 className="text-xl font-bold">
+            {person}:{' '}
+            {own.length === 0
+              ? 'nothing today'
+              : `${own.length} ${own.length === 1 ? 'task' : 'tasks'}, ${formatClock(own[0].startMin)} to ${formatClock(own[own.length - 1].endMin)}`}
+          </h1>
+          <button className="button print:hidden" onClick={() => print()}>
+            <Printer size={16} aria-hidden /> Print
+          </button>
+        </div>
+        <p className="text-muted">
+          {job.name}. Early or late, the rest is planned again when something is ticked.
+        </p>
+        <ol className="mt-3">
+          {own.map((one) => (
+            <TaskRow key={one.task.id} one={one} jobId={job.id} person={person} />
+          ))}
+        </ol>
+      </main>
+    </div>
+  );
+}
+
+function TaskRow({
+  one: { task, startMin, endMin, people },
+  jobId,
+  person,
+}: {
+  one: PlacedTask;
+  jobId: string;
+  person: string;
+}): ReactNode {
+  const others = people.filter((name) => name !== person);
+  return (
+    <li className="grid grid-cols-[4.5rem_minmax(0,1fr)] gap-x-3 border-b border-rule py-3">
+      <span className="figures font-bold">
+        {formatClock(startMin)}
+        <span className="block text-sm font-normal text-muted">{formatClock(endMin)}</span>
+      </span>
+      <div>
+        <p className="text-lg leading-tight font-bold">{task.title}</p>
+        <p className="text-muted">
+          {[
+            task.whose,
+            placeName[task.place],
+            task.tools.join(', '),
+            others.length > 0 ? `with ${others.join(', ')}` : '',
+          ]
+            .filter(Boolean)
+            .join('; ')}
+        </p>
+        {task.cautions.map((text) => (
+          <Caution key={text}>{text}</Caution>
+        ))}
+        <div className="mt-2 flex flex-wrap gap-3 print:hidden">
+          {task.opens && (
+            <Link
+              className="button button-primary min-h-11"
+              to={task.runId ? `/runs/${task.runId}/${task.opens}` : `/jobs/${jobId}/${task.opens}`}
+            >
+              {task.kind === 'make' || task.kind === 'seal' ? 'Open the card' : 'Open where it is done'}
+            </Link>
+          )}
+          {task.runId !== undefined && (!task.opens || task.fact) && <Done task={task} runId={task.runId} />}
+        </div>
+      </div>
+    </li>
+  );
+}
+
+/** Ticking writes the facts of the trade, and how long it took where somebody says so. */
+function Done({ task, runId }: { task: PlacedTask['task']; runId: string }): ReactNode {
+  const writer = useFactWriter(runId);
+  const [minutes, setMinutes] = useState('');
+  const took = Number(minutes.replace(',', '.'));
+  const isWrong = minutes.trim() !== '' && !(took > 0 && took <= 24 * 60);
+  const done = (): void => {
+    if (task.fact) writer.add(task.fact);
+    const timed = minutes.trim() === '' ? {} : { minutes: took };
+    const entry: FactBody = {
+      kind: 'task done',
+      task: doneKey(task),
+      learnedBy: task.learnedBy,
+      place: task.place,
+      ...timed,
+    };
+    if (!task.fact || minutes.trim() !== '') writer.add(entry);
+  };
+  return (
+    <>
+      <button className="button min-h-11" disabled={isWrong} onClick={done}>
+        Mark as done
+      </button>
+      <label className="flex items-center gap-2 text-sm text-muted">
+        took
+        <input
+          className="field w-20"
+          inputMode="decimal"
+          aria-label={`Minutes which ${task.title} took`}
+          aria-invalid={isWrong}
+          value={minutes}
+          placeholder={String(task.minutes)}
+          onChange={({ target }) => setMinutes(target.value)}
+        />
+        min
+      </label>
+      {isWrong && <span className="text-sm text-stop">Type minutes, up to 1440.</span>}
+    </>
+  );
+}

@@ -1,0 +1,110 @@
+import {
+  formatClock,
+  parseClock,
+  placeName,
+  type DaySetup,
+  type FixedTask,
+  type PlacedTask,
+  type Schedule,
+} from '@kobran/core';
+import { X } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { Choice } from '../../../ui/Choice.js';
+import { QuantityField } from '../../../ui/QuantityField.js';
+import { Rows } from '../../../ui/Rows.js';
+import { Caution } from '../../../ui/StagePage.js';
+
+/** One task: what it needs, what it waits for, and where it is put. */
+export function TaskInspector({
+  one: { task, startMin, endMin, people },
+  plan,
+  setup,
+  jobId,
+  onFix,
+  onClose,
+}: {
+  one: PlacedTask;
+  plan: Schedule;
+  setup: DaySetup;
+  jobId: string;
+  onFix: (task: string, to: Omit<FixedTask, 'task'> | undefined) => void;
+  onClose: () => void;
+}): ReactNode {
+  const fixed = setup.fixed.find((other) => other.task === task.id);
+  const before = plan.placed
+    .filter((other) => task.after.includes(other.task.id))
+    .map((other) => other.task.title);
+  return (
+    <section aria-label={task.title} className="mt-4 border-y border-rule py-3">
+      <div className="flex items-start justify-between gap-3">
+        <h2 className="font-bold">
+          {task.title} <span className="font-normal text-muted">{task.whose}</span>
+        </h2>
+        <button className="button" onClick={onClose} aria-label="Close">
+          <X size={16} aria-hidden />
+        </button>
+      </div>
+      <div className="mt-2 grid gap-x-8 gap-y-3 md:grid-cols-2">
+        <Rows
+          rows={[
+            ['When', `${formatClock(startMin)} to ${formatClock(endMin)}`],
+            ['Takes', `${task.minutes} min, give or take ${Math.round(task.spread)}`],
+            ['Who', people.join(', ')],
+            ['Where', placeName[task.place]],
+            ['With', task.tools.join(', ') || 'what everybody carries'],
+            ['Weather', task.dry ? 'dry' : task.place === 'aloft' ? 'no wind, no storm' : 'any'],
+            ['Waits for', before.join('; ') || 'nothing'],
+          ]}
+        />
+        <div className="grid content-start gap-3">
+          <QuantityField
+            label="Not before"
+            value={fixed?.startMin}
+            format={formatClock}
+            parse={parseClock}
+            onChange={(at) => onFix(task.id, { ...fixed, startMin: at })}
+            onClear={() => onFix(task.id, fixed?.people ? { people: fixed.people } : undefined)}
+          />
+          <Choice
+            label="Done by"
+            value={fixed?.people?.[0] ?? ''}
+            options={[
+              { value: '', label: 'whoever is free and may' },
+              ...setup.people.map(({ name }) => ({ value: name, label: name })),
+            ]}
+            onChange={(name) => {
+              const { people: _, ...time } = fixed ?? {};
+              const to =
+                name === ''
+                  ? time
+                  : {
+                      ...time,
+                      people: [name, ...people.filter((other) => other !== name)].slice(0, task.people),
+                    };
+              onFix(task.id, Object.keys(to).length === 0 ? undefined : to);
+            }}
+          />
+          {fixed && (
+            <button className="button justify-self-start" onClick={() => onFix(task.id, undefined)}>
+              Let the plan decide
+            </button>
+          )}
+          {task.opens && (
+            <Link
+              className="underline underline-offset-4"
+              to={task.runId ? `/runs/${task.runId}/${task.opens}` : `/jobs/${jobId}/${task.opens}`}
+            >
+              Open where it is done
+            </Link>
+          )}
+        </div>
+      </div>
+      {task.cautions.map((text) => (
+        <div key={text} className="mt-2">
+          <Caution>{text}</Caution>
+        </div>
+      ))}
+    </section>
+  );
+}
