@@ -57,6 +57,7 @@ const screens: [name: string, path: string][] = [
   ['tube card', `${demo.uhf}/ground/tube/arrester`],
   ['seal', `${demo.vhf}/seal`],
   ['day', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/day'],
+  ['hand over of a site', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/handover'],
   ['day sheet', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/day/Petrok'],
   ['seal card', `${demo.vhf}/seal/main%3Eantenna`],
   ['hand over, with revisions', '/runs/7a0e1d00-0000-4000-8000-00000000a006/handover'],

@@ -1,4 +1,5 @@
 import type { JobDocument } from '@kobran/contract';
+import { readFileSync } from 'node:fs';
 import { expect, test } from './server.js';
 
 test('a day is planned, somebody is not there, rain comes: planned again, and ticking is the log', async ({
@@ -74,4 +75,24 @@ test('a day is planned, somebody is not there, rain comes: planned again, and ti
       expect.objectContaining({ kind: 'task done', task: 'cut main', minutes: 9 }),
     );
   }).toPass();
+});
+
+test('a site is handed over as one file, which is imported again', async ({ page, site }) => {
+  const { job } = await site('weather');
+  await page.goto(`/jobs/${job.id}/handover`);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/of \d+ runs are signed/);
+  await expect(page.getByText(/Log sound, \d+ entr/).first()).toBeVisible();
+  await expect(page.getByText('changed since revision 1')).toBeVisible();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Everything as one file' }).click(),
+  ]);
+  const path = await download.path();
+  await page.goto('/');
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByText('Import a job file').first().click(),
+  ]);
+  await chooser.setFiles({ name: 'site.zip', mimeType: 'application/zip', buffer: readFileSync(path) });
+  await expect(page.getByText(/is here, with \d+ runs/)).toBeVisible();
 });

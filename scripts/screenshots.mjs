@@ -18,7 +18,6 @@ const views = [
   { name: 'kit', path: '/kit', press: 'Find the smallest kit', until: 'no set is smaller' },
   { name: 'make', path: `${run(1)}/make` },
   { name: 'card', path: `${run(3)}/make/main.b`, keys: card },
-  { name: 'card-phone', path: `${run(3)}/make/main.b`, keys: card, phone: true },
   { name: 'cut', path: `${run(5)}/cut` },
   { name: 'match', path: `${run(3)}/match` },
   {
@@ -44,7 +43,8 @@ const views = [
   { name: 'route', path: `${run(1)}/route` },
   { name: 'ground', path: '/jobs/7a0e1d00-0000-4000-8000-00000000b001/ground' },
   { name: 'seal', path: `${run(1)}/seal` },
-  { name: 'handover', path: `${run(1)}/handover` },
+  { name: 'day', path: '/jobs/7a0e1d00-0000-4000-8000-00000000b001/day', wait: 3000 },
+  { name: 'handover', path: `${run(6)}/handover` },
 ];
 
 const folder = mkdtempSync(join(tmpdir(), 'kobran-pictures-'));
@@ -63,9 +63,9 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 try {
-  for (const { name, path, theme = 'light', phone = false, keys = [], press, until, scroll } of views) {
+  for (const { name, path, theme = 'light', keys = [], press, until, scroll, wait = 400 } of views) {
     const page = await browser.newPage({
-      viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+      viewport: { width: 1280, height: 800 },
     });
     await page.addInitScript(
       (to) => localStorage.setItem('kobran.preferences', JSON.stringify({ theme: to, name: 'Wenna' })),
@@ -78,7 +78,7 @@ try {
     if (press) await page.getByRole('button', { name: press }).click();
     if (until) await page.getByText(until).waitFor({ timeout: 120_000 });
     if (scroll) await page.locator(scroll).evaluate((heading) => heading.scrollIntoView());
-    await page.waitForTimeout(400);
+    await page.waitForTimeout(wait);
     await page.screenshot({ path: `${root}docs/screenshots/${name}.png` });
     await page.close();
   }

@@ -28,6 +28,7 @@ export { readShopEntry } from './documents/readShopEntry.js';
 export { shopClasses } from './documents/shopEntries.js';
 export {
   AddTrace,
+  AsBuiltQuery,
   BookCutting,
   CalibrateAnalyser,
   ConnectInstrument,
@@ -53,6 +54,7 @@ export {
   type CalibrationStep,
 } from './requests.js';
 export { pathOf } from './route.js';
+export { traceOf } from './traceOf.js';
 export type { AnyRoute, InputOf, OutputOf, Route } from './route.js';
 export { routes } from './routes.js';
 export type {

@@ -1,5 +1,7 @@
 import 'reflect-metadata';
 import {
+  labelForms,
+  type LabelForm,
   MAX_IN_BATCH,
   farEnds,
   instrumentKinds,
@@ -148,9 +150,18 @@ export class GaugeSheetQuery {
 }
 
 /** Labels for several of one assembly. */
+/** How an as-built is printed. */
+export class AsBuiltQuery {
+  @IsOptional() @IsIn(['metric', 'imperial']) units?: 'metric' | 'imperial';
+  /** A customer’s copy has no names of the crew. */
+  @IsOptional() @IsIn(['crew', 'customer']) copy?: 'crew' | 'customer';
+}
+
 export class LabelSheetQuery {
   @IsOptional() @IsString() @Length(1, 40) piece?: string;
   @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(MAX_IN_BATCH) count?: number;
+  /** Folded round the cable, wrapped round it, or one by one from a roll. */
+  @IsOptional() @IsIn(labelForms) form?: LabelForm;
 }
 
 /** An instrument connected by its address. */

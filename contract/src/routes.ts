@@ -1,6 +1,6 @@
 import type { KeptLog } from '@kobran/core';
 import type { JobFile } from './documents/jobFile.js';
-import type { GaugeSheetQuery, LabelSheetQuery } from './requests.js';
+import type { AsBuiltQuery, GaugeSheetQuery, LabelSheetQuery } from './requests.js';
 import type {
   BackupSummary,
   DeletedEntry,
@@ -174,6 +174,17 @@ export const routes = {
   printLabels: get<Blob, LabelSheetQuery>()(
     '/api/runs/:id/labels.pdf',
     'Flag labels for every assembly of a run, or for several of one; two to a piece',
+  ),
+
+  printAsBuilt: get<Blob, AsBuiltQuery>()('/api/runs/:id/as-built.pdf', 'The as-built of a run'),
+  printSite: get<Blob, AsBuiltQuery>()(
+    '/api/jobs/:id/as-built.pdf',
+    'The as-built of a site with all its runs',
+  ),
+  readCalendar: get<Blob>()('/api/jobs/:id/inspections.ics', 'When what is looked at again, as a calendar'),
+  readArchive: get<Blob, AsBuiltQuery>()(
+    '/api/jobs/:id/handover.zip',
+    'Everything of a job in one file: the job itself, documents, lists, plan and sweeps',
   ),
 
   listEnds: get<LoggedEnd[]>()(

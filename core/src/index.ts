@@ -17,3 +17,4 @@ export * from './run/index.js';
 export * from './site/index.js';
 export * from './plan/index.js';
 export * from './simulatedBench/index.js';
+export * from './handover/index.js';

@@ -16,7 +16,11 @@ import { ErrorBoundary } from './ui/ErrorBoundary.js';
 import { Message } from './ui/Message.js';
 
 /** Screens come after the board: each is a script of its own, and all are fetched once the first page stands. */
-const scripts: (() => Promise<unknown>)[] = [() => import('./store/readParcel.js'), fetchBackground];
+const scripts: (() => Promise<unknown>)[] = [
+  () => import('./store/readParcel.js'),
+  () => import('./frame/Palette.js'),
+  fetchBackground,
+];
 
 function screen<Name extends string>(
   load: () => Promise<Record<Name, ComponentType>>,
@@ -48,6 +52,10 @@ const TubeScreen = screen(() => import('./screens/ground/TubeScreen.js'), 'TubeS
 const GroundScreen = screen(() => import('./screens/ground/GroundScreen.js'), 'GroundScreen');
 const DayScreen = screen(() => import('./screens/site/day/DayScreen.js'), 'DayScreen');
 const DaySheetScreen = screen(() => import('./screens/site/day/DaySheetScreen.js'), 'DaySheetScreen');
+const SiteHandoverScreen = screen(
+  () => import('./screens/site/handover/SiteHandoverScreen.js'),
+  'SiteHandoverScreen',
+);
 const PartsScreen = screen(() => import('./screens/site/parts/PartsScreen.js'), 'PartsScreen');
 const GroundSiteScreen = screen(
   () => import('./screens/site/ground/GroundSiteScreen.js'),
@@ -97,6 +105,7 @@ export function App(): ReactNode {
             <Route path="/jobs/:jobId/pull/:wayId" element={<PullScreen />} />
             <Route path="/jobs/:jobId/ground" element={<GroundSiteScreen />} />
             <Route path="/jobs/:jobId/parts" element={<PartsScreen />} />
+            <Route path="/jobs/:jobId/handover" element={<SiteHandoverScreen />} />
             <Route path="/jobs/:jobId/day" element={<DayScreen />} />
             <Route path="/jobs/:jobId/day/:person" element={<DaySheetScreen />} />
             <Route path="/jobs/:jobId/reels" element={<ReelsScreen />} />

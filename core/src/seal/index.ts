@@ -34,3 +34,4 @@ export {
   type TapeStretch,
 } from './tape.js';
 export { barePairInstructions, buriedInstructions, type HousingKind } from './withoutTape.js';
+export { sealWords, type SealWords } from './systems/words.js';

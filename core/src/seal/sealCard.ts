@@ -2,6 +2,7 @@ import { formatLength, type UnitSystem } from '../quantity/index.js';
 import type { SealLayer, SealPlan } from './plan.js';
 import type { ProfileStep } from './tape.js';
 import type { SealSystem } from './systems/index.js';
+import { sealWords } from './systems/words.js';
 
 /** What a step wants to know before the card goes on. */
 export type SealAsk = 'proved' | 'torque' | 'dry' | 'temperature';
@@ -87,7 +88,7 @@ export function sealSteps(work: SealWork): SealStep[] {
       text: layerText(layer, work),
       layer: k,
     })),
-    ...system.after.map((text, k): SealStep => ({
+    ...sealWords[system.id].after.map((text, k): SealStep => ({
       id: `after-${k}`,
       title: k === 0 ? 'Finish' : 'Then',
       text,

@@ -13,5 +13,6 @@ import { JobsService } from './jobs.service.js';
   imports: [RunsModule, PicturesModule, PracticeModule, ShopModule, TracesModule],
   controllers: [JobFileController, JobsController],
   providers: [JobsService, JobFileService],
+  exports: [JobsService, JobFileService],
 })
 export class JobsModule {}

@@ -1,12 +1,12 @@
-import type { Ink, Paper } from '@kobran/core';
+import type { Ink, Paper, Shape } from '@kobran/core';
 import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
 
 /** PDF user space has 72 points to the inch (ISO 32000-1, 8.3.2.3). */
-const POINTS_PER_MM = 72 / 25.4;
+export const POINTS_PER_MM = 72 / 25.4;
 
 /** Inks on white paper. */
-const colours: Record<Ink, string> = {
+export const colours: Record<Ink, string> = {
   ink: '#20262b',
   muted: '#596068',
   copper: '#a04e18',
@@ -24,8 +24,7 @@ const font = (weight: 400 | 700): string =>
 /** Papers as one PDF at true size: a millimetre of the paper is a millimetre in print. */
 export async function pdfOf(papers: readonly Paper[], title: string): Promise<Buffer> {
   const document = new PDFDocument({ autoFirstPage: false, info: { Title: title, Creator: 'Kobran' } });
-  document.registerFont('plain', font(400));
-  document.registerFont('bold', font(700));
+  registerFonts(document);
   const chunks: Buffer[] = [];
   document.on('data', (chunk: Buffer) => chunks.push(chunk));
   const ended = new Promise<void>((resolve, reject) => document.on('end', resolve).on('error', reject));
@@ -35,31 +34,54 @@ export async function pdfOf(papers: readonly Paper[], title: string): Promise<Bu
   return Buffer.concat(chunks);
 }
 
+export function registerFonts(document: PDFKit.PDFDocument): void {
+  document.registerFont('plain', font(400));
+  document.registerFont('bold', font(700));
+}
+
+/** Letters which the shipped font has not, by others which say the same. */
+const written: Record<string, string> = {
+  Ω: 'ohm',
+  μ: 'µ',
+  '√': 'root ',
+  '≥': 'at least ',
+  '≤': 'at most ',
+  '→': 'to',
+  '₀': '0',
+};
+
+export const printable = (text: string): string =>
+  text.replace(/[Ωμ√≥≤→₀]/g, (letter) => written[letter] ?? letter);
+
 function drawPaper(document: PDFKit.PDFDocument, { widthMm, heightMm, shapes }: Paper): void {
   const points = (mm: number): number => mm * POINTS_PER_MM;
   document.addPage({ size: [points(widthMm), points(heightMm)], margin: 0 });
-  for (const shape of shapes) {
-    if (shape.kind === 'text') {
-      document
-        .font(shape.bold ? 'bold' : 'plain')
-        .fontSize(shape.sizePt)
-        .fillColor(colours[shape.ink ?? 'ink'])
-        .text(shape.text, points(shape.x), points(shape.y), { width: points(shape.width) });
-      continue;
-    }
-    if (shape.kind === 'line') {
-      document
-        .moveTo(points(shape.x), points(shape.y))
-        .lineTo(points(shape.toX), points(shape.toY))
-        .lineWidth(points(shape.thick ?? 0.2))
-        .stroke(colours[shape.stroke]);
-      continue;
-    }
+  for (const shape of shapes) drawShape(document, shape);
+}
+
+/** Draws a shape; its millimetres are counted from a place on the page, in points. */
+export function drawShape(document: PDFKit.PDFDocument, shape: Shape, left = 0, top = 0): void {
+  const size = (mm: number): number => mm * POINTS_PER_MM;
+  const x = (mm: number): number => left + size(mm);
+  const y = (mm: number): number => top + size(mm);
+  if (shape.kind === 'text') {
     document
-      .rect(points(shape.x), points(shape.y), points(shape.width), points(shape.height))
-      .lineWidth(points(0.2));
-    if (shape.fill && shape.stroke) document.fillAndStroke(colours[shape.fill], colours[shape.stroke]);
-    else if (shape.fill) document.fill(colours[shape.fill]);
-    else document.stroke(colours[shape.stroke ?? 'ink']);
+      .font(shape.bold ? 'bold' : 'plain')
+      .fontSize(shape.sizePt)
+      .fillColor(colours[shape.ink ?? 'ink'])
+      .text(printable(shape.text), x(shape.x), y(shape.y), { width: size(shape.width) });
+    return;
   }
+  if (shape.kind === 'line') {
+    document
+      .moveTo(x(shape.x), y(shape.y))
+      .lineTo(x(shape.toX), y(shape.toY))
+      .lineWidth(size(shape.thick ?? 0.2))
+      .stroke(colours[shape.stroke]);
+    return;
+  }
+  document.rect(x(shape.x), y(shape.y), size(shape.width), size(shape.height)).lineWidth(size(0.2));
+  if (shape.fill && shape.stroke) document.fillAndStroke(colours[shape.fill], colours[shape.stroke]);
+  else if (shape.fill) document.fill(colours[shape.fill]);
+  else document.stroke(colours[shape.stroke ?? 'ink']);
 }

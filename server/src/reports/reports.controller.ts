@@ -1,5 +1,6 @@
 import { GaugeSheetQuery, LabelSheetQuery, routes } from '@kobran/contract';
-import { Controller, Inject, Param, ParseUUIDPipe, Query, StreamableFile } from '@nestjs/common';
+import { Controller, Inject, Param, ParseUUIDPipe, Query, Req, StreamableFile } from '@nestjs/common';
+import type { Request } from 'express';
 import { ApiProduces, ApiTags } from '@nestjs/swagger';
 import { HandlesFile } from '../handles.js';
 import { ReportsService } from './reports.service.js';
@@ -26,7 +27,9 @@ export class ReportsController {
   async labels(
     @Param('id', ParseUUIDPipe) id: string,
     @Query() query: LabelSheetQuery,
+    @Req() request: Request,
   ): Promise<StreamableFile> {
-    return pdf(await this.reports.labels(id, query), 'labels.pdf');
+    const address = `${request.protocol}://${request.get('host') ?? 'localhost'}`;
+    return pdf(await this.reports.labels(id, query, address), 'labels.pdf');
   }
 }

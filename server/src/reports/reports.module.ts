@@ -1,7 +1,15 @@
 import { Module } from '@nestjs/common';
+import { JobsModule } from '../jobs/jobs.module.js';
 import { RunsModule } from '../runs/runs.module.js';
+import { TracesModule } from '../traces/traces.module.js';
+import { HandoverController } from './handover.controller.js';
+import { HandoverService } from './handover.service.js';
 import { ReportsController } from './reports.controller.js';
 import { ReportsService } from './reports.service.js';
 
-@Module({ imports: [RunsModule], controllers: [ReportsController], providers: [ReportsService] })
+@Module({
+  imports: [RunsModule, JobsModule, TracesModule],
+  controllers: [ReportsController, HandoverController],
+  providers: [ReportsService, HandoverService],
+})
 export class ReportsModule {}

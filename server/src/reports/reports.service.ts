@@ -10,6 +10,7 @@ import {
   type Paper,
 } from '@kobran/core';
 import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { create } from 'qrcode';
 import { notFound } from '../errors/problem.js';
 import { RunSheets } from '../runs/runSheets.js';
 import { background } from '../work/background.js';
@@ -49,15 +50,34 @@ export class ReportsService implements OnModuleDestroy {
   }
 
   /** Every assembly of the run once, or several of the one that is asked for. */
-  async labels(runId: string, { piece, count }: LabelSheetQuery): Promise<Buffer> {
+  /**
+   * @param address where this Kobran is reached from: the code on a label leads to its piece there
+   */
+  async labels(
+    runId: string,
+    { piece, count, form = 'flag' }: LabelSheetQuery,
+    address: string,
+  ): Promise<Buffer> {
     const { run, sheet, catalog } = await this.sheets.sheetOf(runId);
     const assemblies = assembliesOf(run.design).filter(({ id }) => piece === undefined || id === piece);
     if (assemblies.length === 0) throw notFound('assembly', piece ?? 'any');
-    const labels = assemblies.flatMap((one) => labelsOf(one, count ?? one.count ?? 1, catalog, sheet.topHz));
-    return this.drawn(labelSheet(labels), `Labels, ${run.design.name}`);
+    const of = { topHz: sheet.topHz, runCode: runId.slice(-6) };
+    const labels = assemblies.flatMap((one) => {
+      const cells = cellsOf(`${address}/runs/${runId}/plan?at=${encodeURIComponent(one.id)}`);
+      return labelsOf(one, count ?? one.count ?? 1, catalog, of).map((label) => ({ ...label, cells }));
+    });
+    return this.drawn(labelSheet(labels, form), `Labels, ${run.design.name}`);
   }
 
   private async drawn(papers: Paper[], title: string): Promise<Buffer> {
     return Buffer.from((await this.threads.run({ papers, title })) as Uint8Array);
   }
+}
+
+/** A text as the dark cells of a QR code (ISO/IEC 18004), of which a seventh may be dirty. */
+function cellsOf(text: string): boolean[][] {
+  const { modules } = create(text, { errorCorrectionLevel: 'M' });
+  return Array.from({ length: modules.size }, (_, row) =>
+    Array.from({ length: modules.size }, (__, column) => modules.get(row, column) === 1),
+  );
 }

@@ -25,6 +25,11 @@ export class RunSheets {
     @Inject(SitesService) private readonly sites: SitesService,
   ) {}
 
+  /** The catalogue of the shop, for who has no run to ask. */
+  catalog(): Promise<Catalog> {
+    return this.shop.catalog();
+  }
+
   async sheetOf(runId: string): Promise<OpenedRun> {
     const read = await this.runs.read(runId);
     const [{ practice, jobName }, catalog, place] = await Promise.all([

@@ -1,4 +1,11 @@
-import { MAX_KEPT_POINTS, routes, type AddTrace, type ListedTrace, type StoredTrace } from '@kobran/contract';
+import {
+  MAX_KEPT_POINTS,
+  routes,
+  traceOf,
+  type AddTrace,
+  type ListedTrace,
+  type StoredTrace,
+} from '@kobran/contract';
 import { renormalised, type FarEndKind, type ReadTrace, type Result, type Trace } from '@kobran/core';
 import {
   useMutation,
@@ -130,32 +137,6 @@ function asBody(trace: Trace, name: string, setting: TraceSetting): Omit<AddTrac
     ...(s21 ? { s21: plain(s21) } : {}),
     ...(s12 ? { s12: plain(s12) } : {}),
     ...(s22 ? { s22: plain(s22) } : {}),
-  };
-}
-
-/** A kept trace as core computes with it. */
-export function traceOf({
-  frequencyHz,
-  referenceOhm,
-  s11,
-  s21,
-  s12,
-  s22,
-}: Pick<StoredTrace, 'frequencyHz' | 'referenceOhm' | 's11' | 's21' | 's12' | 's22'>): Trace {
-  const series = ({ re, im }: { re: number[]; im: number[] }) => ({
-    re: Float64Array.from(re),
-    im: Float64Array.from(im),
-  });
-  return {
-    ports: s21 ? 2 : 1,
-    referenceOhm,
-    frequencyHz: Float64Array.from(frequencyHz),
-    s: {
-      s11: series(s11),
-      ...(s21 ? { s21: series(s21) } : {}),
-      ...(s12 ? { s12: series(s12) } : {}),
-      ...(s22 ? { s22: series(s22) } : {}),
-    },
   };
 }
 

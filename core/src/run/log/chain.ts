@@ -1,17 +1,7 @@
-import { sha256 } from '@noble/hashes/sha2.js';
-import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import canonicalize from 'canonicalize';
 import { fail, type Problem } from '../../quantity/index.js';
 import type { Fact } from '../facts/kinds.js';
-
-/**
- * SHA-256 (FIPS 180-4) of a document written in the canonical form of JSON (RFC 8785), so that the order of its members does not matter.
- *
- * @returns 64 hexadecimal digits
- */
-export const documentHash = (document: object): string => textHash(canonicalize(document) ?? '');
-
-const textHash = (text: string): string => bytesToHex(sha256(utf8ToBytes(text)));
+import { textHash } from './hash.js';
 
 /** The head of a log without entries. */
 export const EMPTY_LOG = textHash('kobran-log/1');

@@ -2,7 +2,7 @@ import type { Practice } from '../../practice/index.js';
 import type { Design } from '../design/design.js';
 import { factsOf } from '../facts/facts.js';
 import type { FactOf, Facts } from '../facts/kinds.js';
-import { documentHash } from './chain.js';
+import { documentHash } from './hash.js';
 
 /** What was handed over: one design, signed by one person or by two. */
 export interface Revision {
@@ -45,6 +45,6 @@ export function signedState(
   const changed = revision?.design !== undefined && revision.design !== documentHash(design);
   const signers = revision && !changed ? [...new Set(revision.signed.map(({ by }) => by))] : [];
   // Who signed before two were asked for has signed.
-  const wanted = revision?.design === undefined ? 1 : (signatures ?? 1);
+  const wanted = revision && revision.design === undefined ? 1 : (signatures ?? 1);
   return { revision, changed, missing: Math.max(0, wanted - signers.length), signers };
 }

@@ -1,6 +1,6 @@
 import { tapes } from '../../catalog/index.js';
 import { Layers } from '../plan.js';
-import { opened, vinylMethod, widthM, type SealSystem } from './system.js';
+import { vinylMethod, widthM, type SealSystem } from './system.js';
 
 /** Mastic lies with so little over itself. Common practice, no source. */
 const MASTIC_LAP = 1 / 4;
@@ -9,15 +9,9 @@ const MASTIC_LAP = 1 / 4;
 export const mastic: SealSystem = {
   id: 'mastic',
   name: 'three layers: vinyl, butyl mastic, vinyl',
-  why: 'Fills deep steps and stays soft, so it suits big connectors, ice and many years; thick, and it needs the vinyl under it to come off.',
   places: ['outdoor', 'salt', 'ice'],
   slidOnBefore: false,
-  opening: opened.tape,
   years: 15,
-  after: [
-    'Press the mastic with the hand until no edge shows through the vinyl.',
-    'A UV-stable tie over the tape’s end.',
-  ],
   plan: (object, { advance }) => {
     const { mastic63, vinyl19, vinyl50 } = tapes;
     const beyondM = widthM(vinyl50) / 2;

@@ -1,7 +1,7 @@
 import { tapes } from '../../catalog/index.js';
 import { Layers, type TapedExposure } from '../plan.js';
 import { lapOf, stretchOf } from '../tape.js';
-import { opened, vinylMethod, widthM, type SealSystem } from './system.js';
+import { vinylMethod, widthM, type SealSystem } from './system.js';
 
 /** Rubber passes by exposure: one sheltered, two as standard, three for ice and salt. Common practice, no source. */
 export const passesFor: Record<TapedExposure, number> = { sheltered: 1, outdoor: 2, salt: 3, ice: 3 };
@@ -10,12 +10,9 @@ export const passesFor: Record<TapedExposure, number> = { sheltered: 1, outdoor:
 export const rubberAndVinyl: SealSystem = {
   id: 'rubber and vinyl',
   name: 'self-fusing rubber and UV vinyl',
-  why: 'Fits every joint, comes off again, and every crew has it; it is as good as the hand which puts it on.',
   places: ['sheltered', 'outdoor', 'salt', 'ice'],
   slidOnBefore: false,
-  opening: opened.tape,
   years: 10,
-  after: ['A UV-stable tie over the tape’s end, in this year’s colour.'],
   plan: (object, { stretch, lap, advance, passes, courtesy, fusing }) => {
     const rubber = tapes[fusing];
     const { vinyl19 } = tapes;

@@ -27,29 +27,15 @@ export interface SealMethod {
 export interface SealSystem {
   id: SealSystemId;
   name: string;
-  /** What speaks for it and against it. */
-  why: string;
   /** Where it may be used. */
   places: readonly TapedExposure[];
   /** Has to be on the cable before the joint is made. */
   slidOnBefore: boolean;
-  /** How it is opened. */
-  opening: string[];
   /** Years it is trusted for outdoors. Common practice, no source. */
   years: number;
-  /** What to do besides putting on its layers, in order. */
-  after: string[];
   /** The layers; nothing where none of its sizes fits. */
   plan: (object: SealObject, method: SealMethod) => SealPlan | undefined;
 }
-
-/** What a hand does with tape before anything else is on. */
-export const opened = {
-  tape: [
-    'Score it lengthwise on the side away from the cable. Never cut towards the jacket.',
-    'Peel it off, clean the threads, look at them, and renew the grease.',
-  ],
-};
 
 /** The smallest sleeve of a kind which passes over the joint, holds both jackets and runs out on them. */
 export function fittingSleeve(

@@ -14,7 +14,7 @@ import { RunRow } from './RunRow.js';
 import { useDeletion } from './useDeletion.js';
 import { useImportJob } from './useImportJob.js';
 
-const JOB_FILE = '.json,application/json';
+const JOB_FILE = '.json,application/json,.zip,application/zip';
 
 /** Jobs and their runs as small lines to scale, each with its worst snag and its next action. */
 export function Board(): ReactNode {

@@ -6,6 +6,10 @@ import { messageOf, upload } from '../../store/client.js';
 /** Which job a file makes: tried again it makes no second one. */
 const idsOfFiles = new Map<string, string>();
 
+/** A job comes as its own file, or in a hand-over archive. */
+const jobOf = async (file: File): Promise<File> =>
+  /\.zip$/i.test(file.name) ? (await import('./jobInArchive.js')).jobInArchive(file) : file;
+
 /** Sends a job file; how far it is and what came of it is said. */
 export function useImportJob(): (file: File) => void {
   const queries = useQueryClient();
@@ -14,21 +18,25 @@ export function useImportJob(): (file: File) => void {
     const id = idsOfFiles.get(key) ?? crypto.randomUUID();
     idsOfFiles.set(key, id);
     const said = toast.loading(`${file.name}: reading…`);
-    upload(routes.importJob, { query: { id } }, file, (share) =>
-      toast.loading(
-        share < 1 ? `${file.name}: ${Math.floor(share * 100)} % read…` : `${file.name}: putting it in…`,
-        { id: said },
-      ),
-    ).then(
-      ({ name, runs }) => {
-        idsOfFiles.delete(key);
-        toast.success(`${name} is here, with ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}`, {
-          id: said,
-        });
-        void queries.invalidateQueries();
-      },
-      (error: unknown) =>
-        toast.error(`${file.name}: ${messageOf(error)}`, { id: said, duration: 15_000, closeButton: true }),
-    );
+    const send = (job: File) =>
+      upload(routes.importJob, { query: { id } }, job, (share) =>
+        toast.loading(
+          share < 1 ? `${file.name}: ${Math.floor(share * 100)} % read…` : `${file.name}: putting it in…`,
+          { id: said },
+        ),
+      );
+    jobOf(file)
+      .then(send)
+      .then(
+        ({ name, runs }) => {
+          idsOfFiles.delete(key);
+          toast.success(`${name} is here, with ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}`, {
+            id: said,
+          });
+          void queries.invalidateQueries();
+        },
+        (error: unknown) =>
+          toast.error(`${file.name}: ${messageOf(error)}`, { id: said, duration: 15_000, closeButton: true }),
+      );
   };
 }

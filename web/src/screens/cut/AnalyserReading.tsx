@@ -1,4 +1,4 @@
-import { routes, type KnownInstrument, type SweepSetup } from '@kobran/contract';
+import { traceOf, routes, type KnownInstrument, type SweepSetup } from '@kobran/contract';
 import {
   formatLength,
   resonanceOfDelay,
@@ -15,7 +15,6 @@ import { Calibrate } from '../../frame/Calibrate.js';
 import { useDoing, useInstruments, type Instruments } from '../../store/useInstruments.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
-import { traceOf } from '../../store/useTraces.js';
 
 const POINTS = 2001;
 const AVERAGES = 4;

@@ -1,20 +1,28 @@
 import { pathOf, routes } from '@kobran/contract';
-import { counted } from '@kobran/core';
-import { Download } from 'lucide-react';
+import { counted, labelForms, type LabelForm } from '@kobran/core';
+import { Download, FileText } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useWaitingCount } from '../../store/Device.js';
+import { usePreferences } from '../../ui/Preferences.js';
 import { StagePage } from '../../ui/StagePage.js';
 import { StateMark, stateWords } from '../../ui/StateMark.js';
 import { Log } from './Log.js';
 import { Revisions } from './Revisions.js';
 import { SignOff } from './SignOff.js';
 
+const labelNames: Record<LabelForm, string> = {
+  flag: 'flags',
+  wrap: 'wrap-round',
+  roll: 'from a roll',
+};
+
 /** What is done and what is not, the log, and the job as a file to take away. */
 export function HandoverScreen(): ReactNode {
   const { sheet, id, jobId, editor } = useOpenRun();
   const waiting = useWaitingCount();
+  const { units } = usePreferences();
   const open = sheet.stages.filter(({ id: stage, state }) => stage !== 'handover' && state !== 'done');
   const names = new Map<string, string>([
     ...sheet.ends.map((end) => [end.id, end.name] as const),
@@ -38,7 +46,29 @@ export function HandoverScreen(): ReactNode {
             <Download size={18} aria-hidden /> Export the job as a file
           </a>
         )}
-        <p className="text-sm text-muted">
+        <a className="button" href={pathOf(routes.printAsBuilt, { id, query: { units } })} download>
+          <FileText size={18} aria-hidden /> As-built
+        </a>
+        <a
+          className="button"
+          href={pathOf(routes.printAsBuilt, { id, query: { units, copy: 'customer' } })}
+          download
+        >
+          <FileText size={18} aria-hidden /> Customer’s copy
+        </a>
+        <p className="flex flex-wrap items-center gap-x-4 text-sm">
+          Labels:
+          {labelForms.map((form) => (
+            <a
+              key={form}
+              className="underline underline-offset-4"
+              href={pathOf(routes.printLabels, { id, query: { form } })}
+            >
+              {labelNames[form]}
+            </a>
+          ))}
+        </p>
+        <p className="basis-full text-sm text-muted">
           Open JSON with every run, reading and log entry of the job; any Kobran imports it again.
         </p>
       </div>

@@ -1,11 +1,11 @@
-import type { ListedTrace, StoredTrace } from '@kobran/contract';
+import { traceOf, type ListedTrace, type StoredTrace } from '@kobran/contract';
 import { farEndNames, writeTouchstone } from '@kobran/core';
 import { MoreHorizontal } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { toast } from 'sonner';
 import { messageOf } from '../../store/client.js';
 import { useOpenRun } from '../../store/RunContext.js';
-import { traceOf, type Traces } from '../../store/useTraces.js';
+import type { Traces } from '../../store/useTraces.js';
 import { sayMoment } from '../../ui/dates.js';
 import { Menu } from '../../ui/Menu.js';
 import { Tick } from '../../ui/Tick.js';

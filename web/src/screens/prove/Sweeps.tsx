@@ -1,4 +1,4 @@
-import type { ListedTrace, StoredTrace } from '@kobran/contract';
+import { traceOf, type ListedTrace, type StoredTrace } from '@kobran/contract';
 import {
   arrestersOf,
   driftFinding,
@@ -24,7 +24,6 @@ import { SweepNow } from '../../frame/SweepNow.js';
 import {
   readTraceFile,
   traceAgainst,
-  traceOf,
   useTraces,
   useWholeTraces,
   type Traces,

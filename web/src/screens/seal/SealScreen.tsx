@@ -1,7 +1,7 @@
 import {
   formatLength,
   housingKinds,
-  sealSystem,
+  sealWords,
   sealSystems,
   stageHeadline,
   type SealSystemId,
@@ -148,7 +148,7 @@ function System({ sheet: { jointId, system, reason } }: { sheet: WrapSheet }): R
         label="Sealed with"
         value={chosen ?? system}
         options={sealSystems.map(({ id, name }) => ({ value: id, label: name }))}
-        hint={`${(chosen ?? system) === shop ? 'As the shop seals. ' : ''}${sealSystem(chosen ?? system).why}`}
+        hint={`${(chosen ?? system) === shop ? 'As the shop seals. ' : ''}${sealWords[chosen ?? system].why}`}
         onChange={(to) => {
           const found = sealSystems.find(({ id }) => id === to);
           if (found) choose(found.id);
@@ -181,7 +181,7 @@ function Opening({ system }: { system: SealSystemId }): ReactNode {
     <details className="mt-2">
       <summary className="cursor-pointer underline underline-offset-4">How it is opened</summary>
       <ol className="mt-1 list-decimal space-y-1 pl-5">
-        {sealSystem(system).opening.map((line) => (
+        {sealWords[system].opening.map((line) => (
           <li key={line}>{line}</li>
         ))}
       </ol>

@@ -13,6 +13,7 @@ export function SiteTabs({ jobId }: { jobId: string }): ReactNode {
           ['ground', 'Ground'],
           ['parts', 'Parts and tools'],
           ['day', 'Day'],
+          ['handover', 'Hand over'],
         ] as const
       ).map(([path, label]) => (
         <NavLink

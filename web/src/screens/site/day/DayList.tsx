@@ -57,7 +57,7 @@ export function DayList({
                     <td className="pr-4">{people.join(', ')}</td>
                     <td className="pr-4">
                       <button
-                        className={`text-left underline decoration-rule underline-offset-4 ${chain.includes(task.id) ? 'font-bold' : ''}`}
+                        className={`min-h-7 text-left underline decoration-rule underline-offset-4 ${chain.includes(task.id) ? 'font-bold' : ''}`}
                         onClick={() => onSelect(task.id)}
                       >
                         {task.title}

@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest';
+import { catalog } from '../catalog/index.js';
+import { defaultPractice, type Practice } from '../practice/index.js';
+import { anOutdoorRun, fact, sheetOf } from '../run/aRun.fixture.js';
+import { chained, documentHash, EMPTY_LOG, type Facts } from '../run/index.js';
+import { asBuiltRun, inspectionsOf, type Block, type BuiltRun } from './index.js';
+
+const design = anOutdoorRun();
+const built = (facts: Facts, practice: Practice = defaultPractice): BuiltRun => ({
+  design,
+  facts,
+  sheet: sheetOf(design, facts, practice),
+  practice,
+  catalog,
+  log: { head: chained(facts).at(-1) ?? EMPTY_LOG, entries: facts.length },
+  birth: undefined,
+});
+const options = { units: 'metric', forCustomer: false, day: (at: string) => at.slice(0, 10) } as const;
+const textOf = (blocks: readonly Block[]): string =>
+  blocks
+    .flatMap((block) => (block.kind === 'table' ? block.rows.flat() : 'text' in block ? [block.text] : []))
+    .join('\n');
+const sealed = fact({ kind: 'sealed', jointId: 'main>antenna', torqueNm: 0.9, celsius: 6 });
+const note = fact({ kind: 'note', about: '', text: 'Joss held the rope; Jossan’s idea' });
+
+// Contents by the handbook of the trade, 10.
+describe('the as-built of a run', () => {
+  it('says who sealed it, how tight, how cold, and when it is looked at again', () => {
+    const text = textOf(asBuiltRun(built([sealed]), options));
+    expect(text).toMatch(/2026-11-03, Wenna, 6 °C, 0\.90 N·m/);
+    // Outdoors after 24 months.
+    expect(text).toContain('2028-11-03');
+  });
+
+  it('asks for as many signatures as the shop wants, and prints those there are with their reason', () => {
+    const signed = fact({ kind: 'handed over', design: documentHash(design), reason: 'the customer waits' });
+    const lines = (facts: Facts, practice: Practice): number =>
+      asBuiltRun(built(facts, practice), options).filter(
+        (block) => block.kind === 'text' && block.text.startsWith('Name ___'),
+      ).length;
+    expect(lines([], defaultPractice)).toBe(1);
+    expect(lines([], { ...defaultPractice, signatures: 2 })).toBe(2);
+    expect(lines([signed], { ...defaultPractice, signatures: 2 })).toBe(1);
+    expect(textOf(asBuiltRun(built([signed]), options))).toMatch(/Wenna, 2026-11-03; .*the customer waits/);
+  });
+
+  it('a customer’s copy names nobody of the crew, and spoils no other word', () => {
+    const practice = { ...defaultPractice, crew: ['Joss', 'Wenna', 'A.(B)'] };
+    const text = textOf(asBuiltRun(built([sealed, note], practice), { ...options, forCustomer: true }));
+    expect(text).not.toMatch(/Wenna|Joss\b/);
+    expect(text).toContain('the crew held the rope; Jossan’s idea');
+  });
+
+  it('every table has as many cells in each row as it has columns, and fits between the margins', () => {
+    for (const block of asBuiltRun(built([sealed, note]), options)) {
+      if (block.kind !== 'table') continue;
+      expect(block.widths.reduce((sum, one) => sum + one, 0)).toBe(180);
+      for (const row of [block.head, ...block.rows]) expect(row).toHaveLength(block.widths.length);
+    }
+  });
+});
+
+describe('inspections', () => {
+  it('of what is sealed, the first due first, under a name which stays', () => {
+    const earlier = fact({ kind: 'sealed', jointId: 'arrester>main' }, '2026-10-01T09:00:00Z');
+    const runs = [{ id: 'r', name: 'A run', sheet: sheetOf(design, [sealed, earlier]) }];
+    const due = inspectionsOf(runs);
+    expect(due.length).toBeGreaterThan(0);
+    expect(due.map((one) => one.due)).toEqual(due.map((one) => one.due).toSorted());
+    expect(due.map(({ id }) => id)).toEqual(inspectionsOf(runs).map(({ id }) => id));
+    expect(inspectionsOf([{ id: 'r', name: 'A run', sheet: sheetOf(design) }])).toEqual([]);
+  });
+});

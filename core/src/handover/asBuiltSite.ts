@@ -1,0 +1,84 @@
+import { formatFigure } from '../quantity/index.js';
+import type { SiteSheet } from '../site/index.js';
+import { asBuiltRun, type BuiltRun, type ReportOptions } from './asBuilt.js';
+import { inspectionsOf } from './inspections.js';
+import type { Block } from './report.js';
+
+/** The as-built of a whole site: its cable schedule, its ground and its inspections, then every run. */
+export function asBuiltSite(
+  site: { name: string; where: string; sheet: SiteSheet },
+  runs: readonly (BuiltRun & { id: string })[],
+  options: ReportOptions,
+): Block[] {
+  const { units, day } = options;
+  const { ways, ground, snags } = site.sheet;
+  const schedule = ways.flatMap(({ way, length, cables }) =>
+    cables.map(({ run, label, cable, installed }) => [
+      way.name,
+      formatFigure(length, units),
+      run,
+      `${label}, ${cable.name}`,
+      installed ? 'lies there' : 'to be laid',
+    ]),
+  );
+  const bonds = ground.bonds.map(({ bond, from, to, length, areaMm2, reading }) => [
+    `${from.name} to ${to.name}`,
+    length ? formatFigure(length, units) : 'not known',
+    `${areaMm2.toFixed(0)} mm²`,
+    bond.made ? `${bond.made.on}${options.forCustomer ? '' : `, ${bond.made.by}`}` : 'not joined',
+    reading ? `${reading.ohm} ohm, ${reading.method}` : '',
+  ]);
+  const due = inspectionsOf(runs.map(({ id, design, sheet }) => ({ id, name: design.name, sheet })));
+  return [
+    {
+      kind: 'title',
+      text: site.name,
+      under: [site.where, `${runs.length} ${runs.length === 1 ? 'run' : 'runs'}`],
+    },
+    ...(schedule.length === 0
+      ? []
+      : ([
+          { kind: 'heading', level: 2, text: 'Cable schedule' },
+          {
+            kind: 'table',
+            head: ['Way', 'Length', 'Run', 'Cable', ''],
+            rows: schedule,
+            widths: [40, 22, 50, 48, 20],
+          },
+        ] satisfies Block[])),
+    ...(bonds.length === 0
+      ? []
+      : ([
+          { kind: 'heading', level: 2, text: 'Ground' },
+          { kind: 'text', text: site.sheet.groundHeadline },
+          {
+            kind: 'table',
+            head: ['Conductor', 'Length', 'Size', 'Joined', 'Read'],
+            rows: bonds,
+            widths: [66, 22, 20, 36, 36],
+          },
+        ] satisfies Block[])),
+    { kind: 'heading', level: 2, text: 'Inspections' },
+    ...(due.length === 0
+      ? ([{ kind: 'text', text: 'None is due: nothing is sealed yet.' }] satisfies Block[])
+      : ([
+          {
+            kind: 'table',
+            head: ['By', 'What', 'Run'],
+            rows: due.map(({ due: at, what, run }) => [day(at), what, run]),
+            widths: [36, 74, 70],
+          },
+        ] satisfies Block[])),
+    ...(snags.length === 0
+      ? []
+      : ([
+          { kind: 'heading', level: 2, text: 'Open problems of the site' },
+          ...snags.map(({ level, what, why }) => ({
+            kind: 'text' as const,
+            text: `${level.toUpperCase()}: ${what}. ${why}`,
+            tone: level === 'stop' ? ('stop' as const) : ('plain' as const),
+          })),
+        ] satisfies Block[])),
+    ...runs.flatMap((run) => asBuiltRun(run, options, true)),
+  ];
+}

@@ -1,0 +1,192 @@
+import { cableScheduleCsv, partsListCsv, supportListCsv, traceOf, type AsBuiltQuery } from '@kobran/contract';
+import {
+  asBuiltRun,
+  asBuiltSite,
+  emptySite,
+  factAbout,
+  factsOf,
+  inspectionsOf,
+  partsList,
+  siteGeoJson,
+  survey,
+  writeTouchstone,
+  type BuiltRun,
+  type Catalog,
+  type Inspection,
+  type PrintedSweep,
+  type Report,
+  type ReportOptions,
+  type Site,
+  type SiteSheet,
+} from '@kobran/core';
+import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { zipSync, strToU8, type Zippable } from 'fflate';
+import { FactsService } from '../facts/facts.service.js';
+import { JobFileService } from '../jobs/jobFile.service.js';
+import { JobsService } from '../jobs/jobs.service.js';
+import { RunSheets } from '../runs/runSheets.js';
+import { TracesService } from '../traces/traces.service.js';
+import { background } from '../work/background.js';
+import { calendarOf } from './calendar.js';
+
+type OpenedRun = BuiltRun & { id: string };
+
+/** A job with everything its documents say. */
+interface OpenedJob {
+  name: string;
+  where: string;
+  site: Site;
+  sheet: SiteSheet;
+  catalog: Catalog;
+  runs: OpenedRun[];
+}
+
+/** What is given away at the end: as-built documents, calendars, and all of it in one file. */
+@Injectable()
+export class HandoverService implements OnModuleDestroy {
+  private readonly threads = background('reports/pdf.worker.js');
+
+  constructor(
+    @Inject(RunSheets) private readonly sheets: RunSheets,
+    @Inject(JobsService) private readonly jobs: JobsService,
+    @Inject(JobFileService) private readonly files: JobFileService,
+    @Inject(TracesService) private readonly traces: TracesService,
+    @Inject(FactsService) private readonly facts: FactsService,
+  ) {}
+
+  onModuleDestroy(): Promise<void> {
+    return this.threads.destroy();
+  }
+
+  async runAsBuilt(runId: string, query: AsBuiltQuery): Promise<Buffer> {
+    const run = await this.openedRun(runId);
+    const options = optionsOf(query);
+    return this.drawn({
+      title: `As built, ${run.design.name}`,
+      foot: `${run.design.name}${options.forCustomer ? '' : `   log ${run.log.head.slice(0, 16)}`}`,
+      blocks: asBuiltRun(run, options),
+    });
+  }
+
+  async siteAsBuilt(jobId: string, query: AsBuiltQuery): Promise<Buffer> {
+    return this.siteDocument(await this.openedJob(jobId), query);
+  }
+
+  /** Inspections of a job as a calendar. */
+  async calendar(jobId: string): Promise<string> {
+    const { name, runs } = await this.openedJob(jobId);
+    return calendarOf(name, dueOf(runs));
+  }
+
+  /** Everything of a job in one file; any Kobran imports it again by the job file in it. */
+  async archive(jobId: string, query: AsBuiltQuery): Promise<{ name: string; bytes: Buffer }> {
+    const job = await this.openedJob(jobId);
+    const { units = 'metric' } = query;
+    const { text } = await this.files.export(jobId);
+    let file = '';
+    for await (const piece of text) file += piece;
+    const parts = partsList(job.runs, job.sheet, job.catalog, await this.usedEnds());
+    const entries: Zippable = {
+      'job.json': strToU8(file),
+      'as-built.pdf': new Uint8Array(await this.siteDocument(job, query)),
+      'inspections.ics': strToU8(calendarOf(job.name, dueOf(job.runs))),
+      'cable-schedule.csv': strToU8(cableScheduleCsv(job.sheet, units)),
+      'supports.csv': strToU8(supportListCsv(job.sheet, units)),
+      'parts.csv': strToU8(partsListCsv(parts, units)),
+      'site.geojson': strToU8(JSON.stringify(siteGeoJson(job.site))),
+      'log-heads.txt': strToU8(
+        job.runs.map(({ design, log }) => `${log.head}  ${log.entries} entries  ${design.name}\n`).join(''),
+      ),
+    };
+    for (const [k, { id, design }] of job.runs.entries())
+      for (const sweep of await this.traces.list(id)) {
+        const trace = traceOf(await this.traces.read(id, sweep.id));
+        const name = `sweeps/${k + 1}-${plainName(design.name)}/${plainName(sweep.name)}-${sweep.id.slice(0, 8)}.s${trace.ports}p`;
+        entries[name] = strToU8(writeTouchstone(trace, [design.name, sweep.name, sweep.at]));
+      }
+    return { name: job.name, bytes: Buffer.from(zipSync(entries, { level: 6 })) };
+  }
+
+  private siteDocument(job: OpenedJob, query: AsBuiltQuery): Promise<Buffer> {
+    return this.drawn({
+      title: `As built, ${job.name}`,
+      foot: job.name,
+      blocks: asBuiltSite({ name: job.name, where: job.where, sheet: job.sheet }, job.runs, optionsOf(query)),
+    });
+  }
+
+  private async usedEnds() {
+    return (await this.facts.ends()).map(({ part, outcome, at }) => ({ part, outcome, at }));
+  }
+
+  private async openedJob(jobId: string): Promise<OpenedJob> {
+    const job = await this.jobs.read(jobId);
+    const runs: OpenedRun[] = [];
+    for (const { id } of job.runs) runs.push(await this.openedRun(id));
+    const site = job.place?.site ?? emptySite;
+    const [{ catalog }] = runs.length > 0 ? runs : [{ catalog: await this.sheets.catalog() }];
+    const surveyed = runs.map((run) => ({
+      ...run,
+      installed: factAbout(run.facts, 'installed') !== undefined,
+      pulledInto: new Set(factsOf(run.facts, 'installed').flatMap(({ way }) => way?.id ?? [])),
+    }));
+    return {
+      name: job.name,
+      where: job.site,
+      site,
+      sheet: survey(site, surveyed, catalog, job.practice.codeProfiles),
+      catalog,
+      runs,
+    };
+  }
+
+  private async openedRun(id: string): Promise<OpenedRun> {
+    const { run, practice, sheet, catalog } = await this.sheets.sheetOf(id);
+    const log = await this.facts.log(id);
+    return {
+      id,
+      design: run.design,
+      facts: run.facts,
+      sheet,
+      practice,
+      catalog,
+      log: { head: log.head, entries: log.facts.length },
+      birth: await this.birthOf(id),
+    };
+  }
+
+  /** The birth record of the whole run, else of one of its cables. */
+  private async birthOf(runId: string): Promise<PrintedSweep | undefined> {
+    const births = (await this.traces.list(runId)).filter(({ birth }) => birth);
+    const chosen = births.find(({ pieceId }) => pieceId === '') ?? births.at(0);
+    if (!chosen) return undefined;
+    const { name, at, frequencyHz, s11 } = await this.traces.read(runId, chosen.id);
+    return {
+      name,
+      at,
+      frequencyHz,
+      returnLossDb: s11.re.map((re, k) => -20 * Math.log10(Math.max(1e-6, Math.hypot(re, s11.im[k])))),
+    };
+  }
+
+  private async drawn(report: Report): Promise<Buffer> {
+    return Buffer.from((await this.threads.run({ report })) as Uint8Array);
+  }
+}
+
+const optionsOf = ({ units = 'metric', copy = 'crew' }: AsBuiltQuery): ReportOptions => ({
+  units,
+  forCustomer: copy === 'customer',
+  day: (at) => new Date(at).toISOString().slice(0, 10),
+});
+
+const dueOf = (runs: readonly OpenedRun[]): Inspection[] =>
+  inspectionsOf(runs.map(({ id, design, sheet }) => ({ id, name: design.name, sheet })));
+
+/** A name for a file which every disk takes. */
+const plainName = (name: string): string =>
+  name
+    .normalize('NFKD')
+    .replace(/[^\w.-]+/g, '-')
+    .replace(/^[-.]+|[-.]+$/g, '')
+    .slice(0, 60) || 'unnamed';
