@@ -16,11 +16,7 @@ import { ErrorBoundary } from './ui/ErrorBoundary.js';
 import { Message } from './ui/Message.js';
 
 /** Screens come after the board: each is a script of its own, and all are fetched once the first page stands. */
-const scripts: (() => Promise<unknown>)[] = [
-  () => import('./store/readParcel.js'),
-  () => import('./frame/Palette.js'),
-  fetchBackground,
-];
+const scripts: (() => Promise<unknown>)[] = [() => import('./store/readParcel.js'), fetchBackground];
 
 function screen<Name extends string>(
   load: () => Promise<Record<Name, ComponentType>>,

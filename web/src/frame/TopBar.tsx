@@ -1,16 +1,14 @@
 import { Moon, Redo2, Sun, Undo2 } from 'lucide-react';
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { usePreferences } from '../ui/Preferences.js';
 import type { UnderEdit } from '../store/useDocumentEditor.js';
 import { KeysDialog } from '../ui/KeysDialog.js';
 import { AsideNotice } from './AsideNotice.js';
+import { Palette } from './Palette.js';
 import { SaveMark } from './SaveMark.js';
 import { ToolsMenu } from './ToolsMenu.js';
-
-/** Comes after the first page, with the screens. */
-const Palette = lazy(() => import('./Palette.js').then(({ Palette: found }) => ({ default: found })));
 
 export interface Crumb {
   label: string;
@@ -132,11 +130,7 @@ export function TopBar({
         ?
       </button>
       <KeysDialog open={keys} onOpenChange={setKeys} />
-      {finding && (
-        <Suspense>
-          <Palette open onOpenChange={setFinding} />
-        </Suspense>
-      )}
+      <Palette open={finding} onOpenChange={setFinding} />
     </header>
   );
 }

@@ -194,13 +194,24 @@ export function useWaitingTraces(runId: string): AddTrace[] {
 /** The facts of a run: what the server has, and what is on its way. */
 export function useFacts(runId: string, kept: Facts): Facts {
   const { waiting } = useOutbox();
-  return useMemo(() => {
-    const known = new Set(kept.map(({ id }) => id));
-    const mine = waiting.flatMap((item) =>
-      item.kind === 'fact' && item.runId === runId && !known.has(item.body.id) ? [item.body] : [],
-    );
-    return mine.length === 0 ? kept : [...kept, ...mine];
-  }, [kept, waiting, runId]);
+  return useMemo(() => withWaiting(runId, kept, waiting), [kept, waiting, runId]);
+}
+
+/** Several runs, each with the facts which are on their way to the server. */
+export function useRunsWithFacts<Run extends { id: string; facts: Facts }>(runs: readonly Run[]): Run[] {
+  const { waiting } = useOutbox();
+  return useMemo(
+    () => runs.map((run) => ({ ...run, facts: withWaiting(run.id, run.facts, waiting) })),
+    [runs, waiting],
+  );
+}
+
+function withWaiting(runId: string, kept: Facts, waiting: OutboxState['waiting']): Facts {
+  const known = new Set(kept.map(({ id }) => id));
+  const mine = waiting.flatMap((item) =>
+    item.kind === 'fact' && item.runId === runId && !known.has(item.body.id) ? [item.body] : [],
+  );
+  return mine.length === 0 ? kept : [...kept, ...mine];
 }
 
 export interface FactWriter {

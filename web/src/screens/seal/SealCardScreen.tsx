@@ -137,7 +137,7 @@ function RunningSeal({ joint, steps, progress, keep }: Running): ReactNode {
       {step.caution && <Caution>{step.caution}</Caution>}
       <div className="mt-4 flex-1">
         {step.layer !== undefined && joint.wrap && (
-          <SealDrawing sheet={joint} plan={joint.wrap} upTo={step.layer} />
+          <SealDrawing sheet={joint} plan={joint.wrap} upTo={step.layer} goesOn />
         )}
         <Answer joint={joint} step={step} progress={progress} change={change} onWet={setHint} />
       </div>

@@ -13,11 +13,14 @@ export function SealDrawing({
   sheet,
   plan,
   upTo = plan.layers.length - 1,
+  goesOn = false,
 }: {
   sheet: Pick<WrapSheet, 'name' | 'profile'>;
   plan: SealPlan;
   /** The last layer which is shown, in work; −1 shows the bare joint. */
   upTo?: number;
+  /** The layer in work goes on turn by turn. */
+  goesOn?: boolean;
 }): ReactNode {
   const { profile, name } = sheet;
   const { units } = usePreferences();
@@ -44,7 +47,7 @@ export function SealDrawing({
         >
           <Steps profile={profile} plan={plan} x={x} scale={scale} />
           {plan.layers.slice(0, upTo + 1).map((one, k) => (
-            <Layer key={k} layer={one} x={x} scale={scale} inWork={k === upTo} />
+            <Layer key={k} layer={one} x={x} scale={scale} inWork={k === upTo} goesOn={goesOn} />
           ))}
           <path
             d={`M${x(fromM)} ${AXIS + 64}V${HEIGHT - 22}M${x(toM)} ${AXIS + 64}V${HEIGHT - 22}M${x(fromM)} ${HEIGHT - 30}H${x(toM)}`}
@@ -117,8 +120,16 @@ function Steps({
 }
 
 /** A layer over what was there: done ones as an outline, the one in work with its turns. */
-function Layer({ layer, x, scale, inWork }: Placed & { layer: SealLayer; inWork: boolean }): ReactNode {
-  const on = useWound(inWork && layer.tape !== undefined ? layer.tape.turns : 0, layer);
+function Layer({
+  layer,
+  x,
+  scale,
+  inWork,
+  goesOn,
+}: Placed & { layer: SealLayer; inWork: boolean; goesOn: boolean }): ReactNode {
+  const turns = layer.tape?.turns ?? 0;
+  const share = useWound(inWork && goesOn && turns > 0, layer);
+  const on = share * turns;
   const points = outline(layer.surface, x, scale);
   const { tape } = layer;
   const uv = tape?.tape.kind === 'vinyl';
@@ -176,11 +187,11 @@ function outline(surface: readonly SealStretch[], x: Placed['x'], scale: number)
   return [...edge(-1), ...edge(1).toReversed()].join(' ');
 }
 
-/** Turns which are on, growing; all of them at once where motion is not wanted. */
-function useWound(turns: number, of: object): number {
+/** The share of a layer which is on, growing; all of it at once where motion is not wanted. */
+function useWound(moves: boolean, of: object): number {
   const [share, setShare] = useState(1);
   useEffect(() => {
-    if (turns === 0 || matchMedia('(prefers-reduced-motion: reduce)').matches) return undefined;
+    if (!moves || matchMedia('(prefers-reduced-motion: reduce)').matches) return undefined;
     const begun = performance.now();
     let frame = requestAnimationFrame(function draw(now) {
       const done = Math.min(1, (now - begun) / WOUND_MS);
@@ -188,8 +199,8 @@ function useWound(turns: number, of: object): number {
       if (done < 1) frame = requestAnimationFrame(draw);
     });
     return () => cancelAnimationFrame(frame);
-  }, [turns, of]);
-  return share * turns;
+  }, [moves, of]);
+  return share;
 }
 
 function Word({

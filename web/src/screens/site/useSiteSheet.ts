@@ -12,11 +12,17 @@ import {
   type SurveyedRun,
 } from '@kobran/core';
 import { useMemo } from 'react';
+import { useRunsWithFacts } from '../../store/Device.js';
 import { useCatalog } from '../../store/Shop.js';
 
 /** The runs of a job as its site sees them; those which name what the catalogue has not are left out. */
-export function useSurveyedRuns({ runs, practice }: JobDocument, site: Site): (SurveyedRun & RunToPlan)[] {
+export function useSurveyedRuns(
+  { runs: kept, practice }: JobDocument,
+  site: Site,
+): (SurveyedRun & RunToPlan)[] {
   const catalog = useCatalog();
+  // What was done here and is not at the server yet is done.
+  const runs = useRunsWithFacts(kept);
   return useMemo(
     () =>
       runs

@@ -1,6 +1,7 @@
 import type { JobDocument } from '@kobran/contract';
 import {
   factsOf,
+  planFrom,
   siteTasks,
   usualDay,
   type DaySetup,
@@ -9,7 +10,7 @@ import {
   type Task,
   type TimedTask,
 } from '@kobran/core';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useDayPlan } from '../../../background/useDayPlan.js';
 import { useSheetOf, useSurveyedRuns } from '../useSiteSheet.js';
 
@@ -29,19 +30,41 @@ export function useDay(job: JobDocument, site: Site): Day {
   const runs = useSurveyedRuns(job, site);
   const sheet = useSheetOf(job, site, runs);
   const tasks = useMemo(() => {
-    const timed = job.runs.flatMap(({ facts }) =>
+    const timed = runs.flatMap(({ facts }) =>
       factsOf(facts, 'task done').flatMap(({ learnedBy, place, by, minutes }): TimedTask[] =>
         minutes === undefined ? [] : [{ learnedBy, place, by, minutes }],
       ),
     );
     return siteTasks(runs, sheet, job.practice, timed);
-  }, [runs, sheet, job.practice, job.runs]);
+  }, [runs, sheet, job.practice]);
   const { crew } = job.practice;
   const setup = useMemo(
     () => site.day ?? usualDay(crew && crew.length > 0 ? crew : [SOMEBODY]),
     [site.day, crew],
   );
-  const nowMin = Math.min(24 * 60, ...setup.people.map(({ hours }) => hours[0]));
+  const minute = useMinute();
+  const nowMin = useMemo(
+    () =>
+      planFrom(
+        setup,
+        runs.flatMap(({ facts }) => facts.map(({ at }) => at)),
+        minute,
+      ),
+    [setup, runs, minute],
+  );
   const { plan, searching } = useDayPlan(tasks, setup, nowMin);
   return { tasks, setup, plan, searching };
+}
+
+/** So often the plan looks at the clock, ms. */
+const LOOK_MS = 5 * 60_000;
+
+/** This moment, every few minutes anew. */
+function useMinute(): Date {
+  const [minute, setMinute] = useState(() => new Date());
+  useEffect(() => {
+    const timer = setInterval(() => setMinute(new Date()), LOOK_MS);
+    return () => clearInterval(timer);
+  }, []);
+  return minute;
 }
