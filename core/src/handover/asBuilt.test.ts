@@ -51,6 +51,18 @@ describe('the as-built of a run', () => {
     expect(text).toContain('the crew held the rope; Jossan’s idea');
   });
 
+  it('a birth record with a perfect match in it is drawn within its frame', () => {
+    const birth = { name: 'first', at: '', frequencyHz: [1e6, 2e6, 3e6], returnLossDb: [20, Infinity, 14] };
+    const drawings = asBuiltRun({ ...built([]), birth }, options).filter((block) => block.kind === 'drawing');
+    expect(drawings).toHaveLength(2);
+    for (const { shapes, heightMm, says } of drawings) {
+      expect(says).not.toMatch(/NaN|Infinity/);
+      for (const shape of shapes)
+        expect(shape.y >= 0 && shape.y <= heightMm, JSON.stringify(shape)).toBe(true);
+    }
+    expect(drawings[1].says).toContain('at worst 14.0 dB');
+  });
+
   it('every table has as many cells in each row as it has columns, and fits between the margins', () => {
     for (const block of asBuiltRun(built([sealed, note]), options)) {
       if (block.kind !== 'table') continue;

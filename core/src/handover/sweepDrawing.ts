@@ -12,14 +12,17 @@ export interface PrintedSweep {
 
 const HEIGHT = 52;
 const [LEFT, TOP, BOTTOM] = [10, 4, 42];
+/** A better match than this no meter of the trade tells from a perfect one, whose return loss has no end. From memory. */
+const DEEPEST_DB = 60;
 /** More lines than this cannot be told apart on paper. */
 const MOST = 240;
 
 /** Return loss of a sweep, good downwards: where several samples share a place the worst is drawn. */
-export function sweepDrawing({ name, frequencyHz, returnLossDb }: PrintedSweep): Block {
+export function sweepDrawing({ name, frequencyHz, returnLossDb: sampled }: PrintedSweep): Block {
+  const returnLossDb = Array.from(sampled, (db) => Math.min(db, DEEPEST_DB));
   const count = frequencyHz.length;
   const [low, high] = [frequencyHz[0], frequencyHz[count - 1]];
-  const deepest = Math.max(10, Math.ceil(Math.max(...Array.from(returnLossDb)) / 10) * 10);
+  const deepest = Math.max(10, Math.ceil(Math.max(...returnLossDb) / 10) * 10);
   const x = (hz: number): number => LEFT + ((hz - low) / Math.max(1, high - low)) * (TEXT_WIDTH_MM - LEFT);
   const y = (db: number): number => TOP + (Math.max(0, db) / deepest) * (BOTTOM - TOP);
   const share = Math.ceil(count / MOST);
@@ -30,7 +33,7 @@ export function sweepDrawing({ name, frequencyHz, returnLossDb }: PrintedSweep):
     for (let n = from; n < to; n++) if (returnLossDb[n] < returnLossDb[worst]) worst = n;
     return { x: x(frequencyHz[worst]), y: y(returnLossDb[worst]) };
   });
-  const worst = Math.min(...Array.from(returnLossDb));
+  const worst = Math.min(...returnLossDb);
   const grid = Array.from({ length: deepest / 10 + 1 }, (_, k): Shape[] => [
     {
       kind: 'line',

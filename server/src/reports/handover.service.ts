@@ -6,7 +6,9 @@ import {
   factAbout,
   factsOf,
   inspectionsOf,
+  magnitudes,
   partsList,
+  returnLossDb,
   siteGeoJson,
   survey,
   writeTouchstone,
@@ -160,13 +162,9 @@ export class HandoverService implements OnModuleDestroy {
     const births = (await this.traces.list(runId)).filter(({ birth }) => birth);
     const chosen = births.find(({ pieceId }) => pieceId === '') ?? births.at(0);
     if (!chosen) return undefined;
-    const { name, at, frequencyHz, s11 } = await this.traces.read(runId, chosen.id);
-    return {
-      name,
-      at,
-      frequencyHz,
-      returnLossDb: s11.re.map((re, k) => -20 * Math.log10(Math.max(1e-6, Math.hypot(re, s11.im[k])))),
-    };
+    const kept = await this.traces.read(runId, chosen.id);
+    const { frequencyHz, s } = traceOf(kept);
+    return { name: kept.name, at: kept.at, frequencyHz, returnLossDb: magnitudes(s.s11).map(returnLossDb) };
   }
 
   private async drawn(report: Report): Promise<Buffer> {
