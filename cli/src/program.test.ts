@@ -245,6 +245,32 @@ describe('kobran verify', () => {
     expect(out).toContain(where);
   });
 
+  it('a photo that is missing, or another than was taken', async () => {
+    const picture = { id: randomUUID(), type: 'image/jpeg', base64: Buffer.from('abc').toString('base64') };
+    const entryOf = (sha256: string): Fact => ({
+      id: randomUUID(),
+      by: 'Wenna',
+      at: '2026-11-26T09:00:00.000Z',
+      kind: 'photo',
+      about: 'main.a',
+      pictureId: picture.id,
+      sha256,
+    });
+    const verified = async (sha256: string, pictures: object[]) => {
+      const own = [entryOf(sha256)];
+      const log = { hashes: chained(own), head: chained(own)[0] };
+      const job = { ...(JSON.parse(file({ facts: own, log })) as object), pictures };
+      return kobran(['verify', '-'], JSON.stringify(job));
+    };
+    // FIPS 180-4, appendix: SHA-256 of "abc".
+    const right = 'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad';
+    expect((await verified(right, [picture])).exitCode).toBe(0);
+    const changed = await verified('0'.repeat(64), [picture]);
+    expect([changed.exitCode, changed.out]).toEqual([1, expect.stringContaining('CHANGED photo of main.a')]);
+    const missing = await verified(right, []);
+    expect([missing.exitCode, missing.out]).toEqual([1, expect.stringContaining('MISSING photo of main.a')]);
+  });
+
   it('a file of before the chain is unchecked, and what is no job file is refused', async () => {
     const older = await kobran(['verify', '-'], file({ log: undefined }));
     expect([older.exitCode, older.out]).toEqual([0, expect.stringContaining('older than the chained log')]);

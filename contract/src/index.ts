@@ -10,7 +10,9 @@ export type { CatalogFile } from './documents/catalogFile.js';
 export { factRules } from './documents/facts.js';
 export { JOB_FILE_SCHEMA, JobFile, JobFileRun, TraceInFile, upgradeJobFile } from './documents/jobFile.js';
 export {
+  MAX_PHOTO_BYTES,
   MAX_PICTURE_BYTES,
+  MAX_PICTURES,
   Picture,
   PictureInFile,
   pictureTypes,

@@ -1,6 +1,19 @@
-import { checkLog, isObject, type Problem } from '@kobran/core';
+import type { PictureInFile } from '@kobran/contract';
+import { bytesHash, checkLog, isObject, photosOf, type Facts, type Problem } from '@kobran/core';
 import type { Command } from 'commander';
 import { InputProblem, rules, type Desk } from '../desk.js';
+
+/** Photos of a log whose bytes are not in the file, or are others than were taken. */
+function photoFaults(facts: Facts, pictures: readonly PictureInFile[]): string[] {
+  return photosOf(facts).flatMap(({ pictureId, about, sha256, at }) => {
+    const found = pictures.find(({ id }) => id === pictureId);
+    const name = `photo of ${about || 'the run'}, ${at.slice(0, 10)}`;
+    if (!found) return [`MISSING ${name}: the file has no picture ${pictureId}`];
+    return bytesHash(Buffer.from(found.base64, 'base64')) === sha256
+      ? []
+      : [`CHANGED ${name}: another picture lies in its place than was taken`];
+  });
+}
 
 /** `verify FILE`: do the logs of an exported job say what was written into them? */
 export function verifyCommand(kobran: Command, { readJson, printText, refuse }: Desk): void {
@@ -30,6 +43,10 @@ export function verifyCommand(kobran: Command, { readJson, printText, refuse }: 
             `${name}: the file is older than the chained log; ${entries.length} entries, unchecked\n`,
           );
           continue;
+        }
+        for (const line of photoFaults(entries, file.value.pictures ?? [])) {
+          printText(`${name}: ${line}\n`);
+          refuse();
         }
         const check = checkLog({ facts: entries, ...log });
         if (check.sound) printText(`${name}: sound, ${check.entries} entries, head ${check.head}\n`);

@@ -36,7 +36,7 @@ import {
   ValidateIf,
 } from 'class-validator';
 import { IsRecordOf } from './isRecordOf.js';
-import { IsMoment } from './kept.js';
+import { IsMoment, IsSha256 } from './kept.js';
 import { IsPart } from './parts.js';
 
 /** The limits of every kind of fact; what each member means is said in core. */
@@ -185,6 +185,18 @@ class TaskDoneFact extends SignedFact {
   @IsOptional() @IsNumber(number) @Min(0.1) @Max(1440) minutes?: number;
 }
 
+class PhotoFact extends SignedFact {
+  @IsString() @MaxLength(200) about!: string;
+  @IsUUID() pictureId!: string;
+  @IsSha256() sha256!: string;
+  @IsOptional() @IsString() @MaxLength(300) caption?: string;
+}
+
+class PhotoWithdrawnFact extends SignedFact {
+  @IsString() @MaxLength(200) about!: string;
+  @IsUUID() pictureId!: string;
+}
+
 class NoteFact extends SignedFact {
   @IsString() @MaxLength(90) about!: string;
   @IsString() @Length(1, 500) text!: string;
@@ -209,5 +221,7 @@ export const factRules: Record<FactKindId, ClassConstructor<SignedFact>> = {
   sealed: SealedFact,
   'handed over': HandedOverFact,
   'task done': TaskDoneFact,
+  photo: PhotoFact,
+  'photo withdrawn': PhotoWithdrawnFact,
   note: NoteFact,
 };

@@ -10,12 +10,11 @@ import {
   IsOptional,
   IsString,
   Length,
-  Matches,
   MaxLength,
 } from 'class-validator';
 import { AddTrace, ShopFileEntry } from '../requests.js';
-import { IsMoment } from './kept.js';
-import { PictureInFile } from './picture.js';
+import { IsMoment, IsSha256 } from './kept.js';
+import { MAX_PICTURES, PictureInFile } from './picture.js';
 import { Practice } from './practice.js';
 import { factOfLogEntry, factOfReading } from './upgradeFacts.js';
 import { AreParts, IsPart } from './parts.js';
@@ -28,12 +27,10 @@ export class TraceInFile extends AddTrace {
   @IsOptional() @IsBoolean() birth?: boolean;
 }
 
-const HASH = /^[0-9a-f]{64}$/;
-
 /** The chain of a run’s log, as {@link checkLog} of core reads it. */
 export class LogInFile {
   @IsArray() @ArrayMaxSize(10_000) @IsString({ each: true }) @MaxLength(64, { each: true }) hashes!: string[];
-  @Matches(HASH, { message: 'head must be a SHA-256 in hexadecimal' }) head!: string;
+  @IsSha256() head!: string;
 }
 
 export class JobFileRun {
@@ -63,8 +60,13 @@ export class JobFile {
   @IsPart() @Type(() => Practice) practice!: Practice;
   /** Points and ways, read by `readSite`; jobs without a drawn place have none. */
   @IsOptional() @IsObject() place?: object;
-  /** Pictures which the place names. */
-  @IsOptional() @IsArray() @ArrayMaxSize(4) @AreParts() @Type(() => PictureInFile) pictures?: PictureInFile[];
+  /** Pictures which the place names, and photos of ends, joints and bars. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MAX_PICTURES)
+  @AreParts()
+  @Type(() => PictureInFile)
+  pictures?: PictureInFile[];
   /** Own catalogue entries which the designs name, so that the file stands by itself. */
   @IsOptional()
   @IsArray()

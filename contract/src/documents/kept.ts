@@ -21,3 +21,7 @@ export const IsMoment = (): PropertyDecorator =>
       message: '$property must be a moment with its zone, like 2026-11-03T09:00:00Z',
     }),
   );
+
+/** SHA-256 as it is written. */
+export const IsSha256 = (): PropertyDecorator =>
+  Matches(/^[0-9a-f]{64}$/, { message: '$property must be a SHA-256 in hexadecimal' });

@@ -26,6 +26,7 @@ import {
   MAX_BENDS,
   MAX_BESIDE,
   MAX_POINTS,
+  MAX_SITE_PHOTOS,
   MAX_VIA,
   MAX_WAYS,
   pointKinds,
@@ -36,6 +37,7 @@ import {
 import { Ground } from './ground.js';
 import { IsRecordOf } from './isRecordOf.js';
 import { ID, ID_MESSAGE } from './ids.js';
+import { IsMoment, IsSha256 } from './kept.js';
 import { AreParts, IsPart } from './parts.js';
 
 /** The limits of a site, member by member; what each member means is said in core. */
@@ -161,6 +163,15 @@ export class DaySetup implements core.DaySetup {
   @IsArray() @ArrayMaxSize(300) @AreParts() @Type(() => FixedTask) fixed!: FixedTask[];
 }
 
+class SitePhoto implements core.SitePhoto {
+  @IsUUID() id!: string;
+  @IsString() @MaxLength(60) about!: string;
+  @IsSha256() sha256!: string;
+  @IsOptional() @IsString() @MaxLength(300) caption?: string;
+  @IsString() @MaxLength(60) by!: string;
+  @IsMoment() at!: string;
+}
+
 export class Site implements Omit<core.Site, 'ground' | 'picture'> {
   @IsIn([SITE_SCHEMA], { message: `schema must be “${SITE_SCHEMA}”` }) schema!: string;
   @IsOptional() @IsPart() @Type(() => Origin) origin?: Origin;
@@ -169,4 +180,10 @@ export class Site implements Omit<core.Site, 'ground' | 'picture'> {
   @IsArray() @ArrayMaxSize(MAX_WAYS) @AreParts() @Type(() => Way) ways!: Way[];
   @IsPart() @Type(() => Ground) ground!: Ground;
   @IsOptional() @IsPart() @Type(() => DaySetup) day?: DaySetup;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MAX_SITE_PHOTOS)
+  @AreParts()
+  @Type(() => SitePhoto)
+  photos?: SitePhoto[];
 }

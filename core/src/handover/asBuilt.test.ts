@@ -2,11 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { catalog } from '../catalog/index.js';
 import { defaultPractice, type Practice } from '../practice/index.js';
 import { anOutdoorRun, fact, sheetOf } from '../run/aRun.fixture.js';
-import { chained, documentHash, EMPTY_LOG, type Facts } from '../run/index.js';
+import { bytesHash, chained, documentHash, EMPTY_LOG, photosOf, type Facts } from '../run/index.js';
 import { asBuiltRun, inspectionsOf, type Block, type BuiltRun } from './index.js';
 
 const design = anOutdoorRun();
-const built = (facts: Facts, practice: Practice = defaultPractice): BuiltRun => ({
+const built = (
+  facts: Facts,
+  practice: Practice = defaultPractice,
+  pictures: BuiltRun['pictures'] = new Map(),
+): BuiltRun => ({
   design,
   facts,
   sheet: sheetOf(design, facts, practice),
@@ -14,6 +18,7 @@ const built = (facts: Facts, practice: Practice = defaultPractice): BuiltRun => 
   catalog,
   log: { head: chained(facts).at(-1) ?? EMPTY_LOG, entries: facts.length },
   birth: undefined,
+  pictures,
 });
 const options = { units: 'metric', forCustomer: false, day: (at: string) => at.slice(0, 10) } as const;
 const textOf = (blocks: readonly Block[]): string =>
@@ -81,5 +86,61 @@ describe('inspections', () => {
     expect(due.map((one) => one.due)).toEqual(due.map((one) => one.due).toSorted());
     expect(due.map(({ id }) => id)).toEqual(inspectionsOf(runs).map(({ id }) => id));
     expect(inspectionsOf([{ id: 'r', name: 'A run', sheet: sheetOf(design) }])).toEqual([]);
+  });
+});
+
+describe('photos', () => {
+  const bytes = new TextEncoder().encode('abc');
+  // FIPS 180-4, appendix: SHA-256 of "abc".
+  const sha256 = 'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad';
+  const photo = (pictureId: string, about: string) =>
+    fact({ kind: 'photo', about, pictureId, sha256, caption: 'boot still off' });
+  const blocksOf = (facts: Facts, type = 'image/jpeg', kept: Uint8Array = bytes, forCustomer = false) => {
+    const pictures = new Map([['p1', { type, bytes: kept }]]);
+    return asBuiltRun(built(facts, defaultPractice, pictures), { ...options, forCustomer });
+  };
+  const printed = (blocks: readonly Block[]): string[] =>
+    blocks.flatMap((block) => (block.kind === 'photos' ? block.photos.map(({ caption }) => caption) : []));
+
+  it('are hashed as everybody hashes', () => expect(bytesHash(bytes)).toBe(sha256));
+
+  it('are printed with what is on them, their words, the day and who took them', () => {
+    const [caption] = printed(blocksOf([photo('p1', 'main.a')]));
+    expect(caption).toMatch(/^.* end, boot still off, 2026-11-03, Wenna$/);
+    expect(printed(blocksOf([photo('p1', 'main.a')], 'image/jpeg', bytes, true))[0]).not.toContain('Wenna');
+  });
+
+  it('another picture in its place, one which is away, and one no page takes are said', () => {
+    const other = new TextEncoder().encode('abd');
+    const changed = blocksOf([photo('p1', 'main.a')], 'image/jpeg', other);
+    expect([printed(changed), textOf(changed)]).toEqual([
+      [],
+      expect.stringContaining('another picture lies in its place'),
+    ]);
+    expect(textOf(blocksOf([photo('p2', 'main.a')]))).toContain('not at the server');
+    expect(textOf(blocksOf([photo('p1', 'main.a')], 'image/webp'))).toContain('kept as a file beside');
+  });
+
+  it('other words under one are shown, signed by who took it', () => {
+    const worded = {
+      ...photo('p1', 'main.a'),
+      id: 'later',
+      caption: 'boot on',
+      by: 'Joss',
+      at: '2026-11-04T09:00:00Z',
+    };
+    expect(photosOf([worded, photo('p1', 'main.a')])).toMatchObject([
+      { caption: 'boot on', by: 'Wenna', at: expect.stringMatching(/^2026-11-03/) as unknown },
+    ]);
+  });
+
+  it('which were withdrawn are not shown, and stay in the log', () => {
+    const facts = [
+      photo('p1', 'main.a'),
+      fact({ kind: 'photo withdrawn', about: 'main.a', pictureId: 'p1' }),
+    ];
+    expect(photosOf(facts)).toEqual([]);
+    expect(printed(blocksOf(facts))).toEqual([]);
+    expect(textOf(blocksOf(facts))).toContain('photo withdrawn');
   });
 });

@@ -6,6 +6,8 @@ import {
   factsOf,
   factText,
   newest,
+  photosOf,
+  placeNames,
   revisionsOf,
   signedState,
   tubeHistory,
@@ -16,6 +18,7 @@ import {
 } from '../run/index.js';
 import { sealSystem } from '../seal/index.js';
 import type { Practice } from '../practice/index.js';
+import { photoBlocks, type PrintedPicture } from './photoBlocks.js';
 import type { Block } from './report.js';
 import { rulerDrawing } from './rulerDrawing.js';
 import { sweepDrawing, type PrintedSweep } from './sweepDrawing.js';
@@ -31,6 +34,8 @@ export interface BuiltRun {
   log: { head: string; entries: number };
   /** The first accepted proof of the whole run. */
   birth: PrintedSweep | undefined;
+  /** Of the photos in its log, by their ids. */
+  pictures: ReadonlyMap<string, PrintedPicture>;
 }
 
 export interface ReportOptions {
@@ -61,6 +66,7 @@ export function asBuiltRun(run: BuiltRun, options: ReportOptions, newPage = fals
       : []),
     ...sealTable(run, options),
     ...groundTable(run, options),
+    ...photos(run, options),
     ...problems(run),
     ...logTable(run, options),
     ...signatures(run, options),
@@ -79,6 +85,11 @@ function withoutNames({ facts, practice }: BuiltRun): (block: Block) => Block {
   const clean = (text: string): string => text.replace(any, 'the crew');
   return (block) => {
     if (block.kind === 'table') return { ...block, rows: block.rows.map((row) => row.map(clean)) };
+    if (block.kind === 'photos')
+      return {
+        ...block,
+        photos: block.photos.map((photo) => ({ ...photo, caption: clean(photo.caption) })),
+      };
     return block.kind === 'text' ? { ...block, text: clean(block.text) } : block;
   };
 }
@@ -222,6 +233,16 @@ function groundTable(
     { kind: 'table', head, rows, widths: [56, 26, 42, 56] },
     ...(sheet.tube ? [{ kind: 'text' as const, text: sheet.tube.why, tone: 'muted' as const }] : []),
   ];
+}
+
+function photos({ facts, sheet, pictures }: BuiltRun, { forCustomer, day }: ReportOptions): Block[] {
+  const names = placeNames(sheet);
+  return photoBlocks(
+    photosOf(facts),
+    pictures,
+    (about) => names.get(about) ?? about,
+    ({ by, at }) => (forCustomer || by === '' ? day(at) : `${day(at)}, ${by}`),
+  );
 }
 
 function problems({ sheet: { snags, stages } }: BuiltRun): Block[] {

@@ -1,12 +1,27 @@
 import { formatFigure } from '../quantity/index.js';
-import type { SiteSheet } from '../site/index.js';
+import type { Site, SiteSheet } from '../site/index.js';
 import { asBuiltRun, type BuiltRun, type ReportOptions } from './asBuilt.js';
 import { inspectionsOf } from './inspections.js';
+import { photoBlocks, type PrintedPicture } from './photoBlocks.js';
 import type { Block } from './report.js';
+
+/** What a photo of a site is of, in words. */
+function siteNames({ points, ways, ground }: Site): (about: string) => string {
+  const names = new Map([...points, ...ways, ...ground.nodes].map(({ id, name }) => [id, name]));
+  for (const { id, from, to } of ground.bonds)
+    names.set(id, `${names.get(from) ?? from} to ${names.get(to) ?? to}`);
+  return (about) => names.get(about) ?? about;
+}
 
 /** The as-built of a whole site: its cable schedule, its ground and its inspections, then every run. */
 export function asBuiltSite(
-  site: { name: string; where: string; sheet: SiteSheet },
+  site: {
+    name: string;
+    where: string;
+    site: Site;
+    sheet: SiteSheet;
+    pictures: ReadonlyMap<string, PrintedPicture>;
+  },
   runs: readonly (BuiltRun & { id: string })[],
   options: ReportOptions,
 ): Block[] {
@@ -58,6 +73,12 @@ export function asBuiltSite(
             widths: [66, 22, 20, 36, 36],
           },
         ] satisfies Block[])),
+    ...photoBlocks(
+      (site.site.photos ?? []).map(({ id, ...photo }) => ({ ...photo, pictureId: id })),
+      site.pictures,
+      siteNames(site.site),
+      ({ by, at }) => (options.forCustomer || by === '' ? day(at) : `${day(at)}, ${by}`),
+    ),
     { kind: 'heading', level: 2, text: 'Inspections' },
     ...(due.length === 0
       ? ([{ kind: 'text', text: 'None is due: nothing is sealed yet.' }] satisfies Block[])

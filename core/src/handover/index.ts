@@ -1,6 +1,7 @@
 export { asBuiltRun, type BuiltRun, type ReportOptions } from './asBuilt.js';
 export { asBuiltSite } from './asBuiltSite.js';
 export { inspectionsOf, type Inspection } from './inspections.js';
+export type { PrintedPicture } from './photoBlocks.js';
 export { TEXT_WIDTH_MM, type Block, type Report } from './report.js';
 export { rulerScale } from './rulerDrawing.js';
 export type { PrintedSweep } from './sweepDrawing.js';

@@ -7,6 +7,8 @@ export type Block =
   | { kind: 'heading'; level: 1 | 2; text: string; newPage?: boolean }
   | { kind: 'text'; text: string; tone?: 'plain' | 'muted' | 'stop' }
   | { kind: 'table'; head: string[]; rows: string[][]; widths: number[] }
+  /** Side by side, each with its words below. */
+  | { kind: 'photos'; photos: { caption: string; bytes: Uint8Array }[] }
   /** Drawn to its own size in mm, never over the end of a page. */
   | { kind: 'drawing'; heightMm: number; shapes: Shape[]; says: string };
 

@@ -46,6 +46,8 @@ export { putMatch } from './edit/putMatch.js';
 export { referenceOhmOf } from './design/reference.js';
 export { insertPiece, type Insertable } from './edit/insert.js';
 export { factAbout, factsOf, isCut, isEndMade, latestReading, newest, noFacts } from './facts/facts.js';
+export { MAX_PHOTOS_OF_PLACE, photosOf, type KeptPhoto } from './facts/photos.js';
+export { placeNames } from './sheet/placeNames.js';
 export { aboutOf, factKinds, factText } from './facts/kinds.js';
 export type { Fact, FactBody, FactKindId, FactOf, Facts } from './facts/kinds.js';
 export { endWorks, type EndRecord, type EndWork, type PieceOfBatch } from './facts/endRecord.js';

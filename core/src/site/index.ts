@@ -35,6 +35,7 @@ export {
   type Skill,
   type Worker,
 } from './document/day.js';
+export { MAX_SITE_PHOTOS, type SitePhoto } from './document/sitePhoto.js';
 export { renameRuns, runInFile } from './document/renameRuns.js';
 export { applySiteChange, type SiteChange } from './document/siteChange.js';
 export { checkSite } from './document/checkSite.js';

@@ -206,6 +206,7 @@ export const brackwater: DemoJob = {
   name: 'Brackwater Sluice',
   site: 'Tarrowmere Flood Watch, base hut and mast',
   place: brackwaterSite,
+  photographed: true,
   practice: {
     ...defaultPractice,
     diesMm: [3.25, 5.4, 6.5, 10.9],

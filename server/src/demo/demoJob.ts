@@ -18,6 +18,8 @@ export interface DemoJob {
   site: string;
   practice: Practice;
   place?: Site;
+  /** It has the photos of the demo. */
+  photographed?: boolean;
   runs: DemoRun[];
 }
 

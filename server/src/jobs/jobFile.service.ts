@@ -1,5 +1,5 @@
 import { JOB_FILE_SCHEMA, type JobDocument, type JobFile } from '@kobran/contract';
-import { renameRuns, runInFile, type Design, type Site } from '@kobran/core';
+import { photosOf, renameRuns, runInFile, type Design, type Facts, type Site } from '@kobran/core';
 import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { eq } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
@@ -49,12 +49,19 @@ export class JobFileService implements OnModuleDestroy {
       ...(place
         ? { place: renameRuns(place.site, new Map(documents.map(({ id }, k) => [id, runInFile(k)]))) }
         : {}),
-      ...(await this.picturesOf(jobId, place?.site)),
       ...(await this.ownEntries(documents.map(({ design }) => design))),
     };
-    const { traces: kept, facts: logs, writers } = this;
+    const { traces: kept, facts: logs, writers, pictures } = this;
+    const shown = picturesNamed(place?.site, documents);
     async function* text(): AsyncIterable<string> {
-      yield `${JSON.stringify(head).slice(0, -1)},"runs":[`;
+      yield JSON.stringify(head).slice(0, -1);
+      let begun = false;
+      for (const id of shown)
+        for (const picture of await pictures.named(jobId, [id])) {
+          yield `${begun ? ',' : ',"pictures":['}${JSON.stringify(picture)}`;
+          begun = true;
+        }
+      yield `${begun ? ']' : ''},"runs":[`;
       for (const [k, { id, design }] of documents.entries()) {
         // Entries in the order in which they came here: so they are chained.
         const { facts, ...log } = await logs.readableLog(id);
@@ -156,12 +163,6 @@ export class JobFileService implements OnModuleDestroy {
     return this.jobsService.read(id);
   }
 
-  /** The pictures which the place names; left out when there are none. */
-  private async picturesOf(jobId: string, site: Site | undefined): Promise<Pick<JobFile, 'pictures'>> {
-    const pictures = await this.pictures.named(jobId, site?.picture ? [site.picture.id] : []);
-    return pictures.length > 0 ? { pictures } : {};
-  }
-
   /** The shop’s own entries which decide what is said of these designs; left out when there are none. */
   private async ownEntries(designs: Design[]): Promise<Pick<JobFile, 'catalog'>> {
     const own = (await this.shop.read()).entries.filter((entry) =>
@@ -170,3 +171,10 @@ export class JobFileService implements OnModuleDestroy {
     return own.length > 0 ? { catalog: own.map(({ kind, data }) => ({ kind, data })) } : {};
   }
 }
+
+/** The picture under the plan, photos of the place, and those in the logs of its runs. */
+const picturesNamed = (site: Site | undefined, runs: readonly { facts: Facts }[]): string[] => [
+  ...(site?.picture ? [site.picture.id] : []),
+  ...(site?.photos ?? []).map(({ id }) => id),
+  ...runs.flatMap(({ facts }) => photosOf(facts).map(({ pictureId }) => pictureId)),
+];

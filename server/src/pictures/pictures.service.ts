@@ -1,10 +1,10 @@
-import type { Picture, PictureInFile, PictureType } from '@kobran/contract';
+import { MAX_PICTURES, type Picture, type PictureInFile, type PictureType } from '@kobran/contract';
 import { Inject, Injectable } from '@nestjs/common';
-import { and, eq, inArray, isNull } from 'drizzle-orm';
+import { and, eq, inArray, isNull, ne } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
 import { asBase64, bytesOf, jobs, pictures } from '../database/schema.js';
-import { invalid, notFound } from '../errors/problem.js';
+import { invalid, notFound, problem } from '../errors/problem.js';
 import { pictureFault } from './pictureFault.js';
 
 /** Pictures of jobs. One is never changed: another one has another id. */
@@ -21,6 +21,8 @@ export class PicturesService {
       .from(jobs)
       .where(and(eq(jobs.id, jobId), isNull(jobs.deletedAt)));
     if (!job) throw notFound('job', jobId);
+    const has = await this.db.$count(pictures, and(eq(pictures.jobId, jobId), ne(pictures.id, id)));
+    if (has >= MAX_PICTURES) throw tooMany();
     await this.putAll(jobId, [{ ...picture, id }]);
   }
 
@@ -50,3 +52,11 @@ export class PicturesService {
     return rows.map(({ id, type, base64 }) => ({ id, type, base64: (base64 ?? '').replaceAll('\n', '') }));
   }
 }
+
+const tooMany = () =>
+  problem(409, {
+    code: 'job.pictures-full',
+    message: `This job has ${MAX_PICTURES} pictures, and takes no more.`,
+    where: 'path',
+    remedy: 'Put further work into a job of its own, and its photos with it.',
+  });

@@ -8,6 +8,8 @@ import {
   inspectionsOf,
   magnitudes,
   partsList,
+  photosOf,
+  placeNames,
   returnLossDb,
   siteGeoJson,
   survey,
@@ -15,6 +17,7 @@ import {
   type BuiltRun,
   type Catalog,
   type Inspection,
+  type PrintedPicture,
   type PrintedSweep,
   type Report,
   type ReportOptions,
@@ -23,11 +26,13 @@ import {
 } from '@kobran/core';
 import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { zipSync, strToU8, type Zippable } from 'fflate';
+import { bytesOf } from '../database/schema.js';
 import { FactsService } from '../facts/facts.service.js';
 import { JobFileService } from '../jobs/jobFile.service.js';
 import { JobsService } from '../jobs/jobs.service.js';
 import { RunSheets } from '../runs/runSheets.js';
 import { TracesService } from '../traces/traces.service.js';
+import { PicturesService } from '../pictures/pictures.service.js';
 import { background } from '../work/background.js';
 import { calendarOf } from './calendar.js';
 
@@ -39,6 +44,7 @@ interface OpenedJob {
   where: string;
   site: Site;
   sheet: SiteSheet;
+  pictures: ReadonlyMap<string, PrintedPicture>;
   catalog: Catalog;
   runs: OpenedRun[];
 }
@@ -54,6 +60,7 @@ export class HandoverService implements OnModuleDestroy {
     @Inject(JobFileService) private readonly files: JobFileService,
     @Inject(TracesService) private readonly traces: TracesService,
     @Inject(FactsService) private readonly facts: FactsService,
+    @Inject(PicturesService) private readonly pictures: PicturesService,
   ) {}
 
   onModuleDestroy(): Promise<void> {
@@ -100,6 +107,7 @@ export class HandoverService implements OnModuleDestroy {
         job.runs.map(({ design, log }) => `${log.head}  ${log.entries} entries  ${design.name}\n`).join(''),
       ),
     };
+    for (const [name, bytes] of photoFiles(job)) entries[name] = bytes;
     for (const [k, { id, design }] of job.runs.entries())
       for (const sweep of await this.traces.list(id)) {
         const trace = traceOf(await this.traces.read(id, sweep.id));
@@ -113,7 +121,7 @@ export class HandoverService implements OnModuleDestroy {
     return this.drawn({
       title: `As built, ${job.name}`,
       foot: job.name,
-      blocks: asBuiltSite({ name: job.name, where: job.where, sheet: job.sheet }, job.runs, optionsOf(query)),
+      blocks: asBuiltSite(job, job.runs, optionsOf(query)),
     });
   }
 
@@ -136,6 +144,10 @@ export class HandoverService implements OnModuleDestroy {
       name: job.name,
       where: job.site,
       site,
+      pictures: await this.printed(
+        jobId,
+        (site.photos ?? []).map(({ id }) => id),
+      ),
       sheet: survey(site, surveyed, catalog, job.practice.codeProfiles),
       catalog,
       runs,
@@ -154,7 +166,16 @@ export class HandoverService implements OnModuleDestroy {
       catalog,
       log: { head: log.head, entries: log.facts.length },
       birth: await this.birthOf(id),
+      pictures: await this.printed(
+        run.jobId,
+        photosOf(run.facts).map(({ pictureId }) => pictureId),
+      ),
     };
+  }
+
+  private async printed(jobId: string, ids: readonly string[]): Promise<Map<string, PrintedPicture>> {
+    const found = await this.pictures.named(jobId, ids);
+    return new Map(found.map(({ id, type, base64 }) => [id, { type, bytes: bytesOf(base64) }]));
   }
 
   /** The birth record of the whole run, else of one of its cables. */
@@ -180,6 +201,24 @@ const optionsOf = ({ units = 'metric', copy = 'crew' }: AsBuiltQuery): ReportOpt
 
 const dueOf = (runs: readonly OpenedRun[]): Inspection[] =>
   inspectionsOf(runs.map(({ id, design, sheet }) => ({ id, name: design.name, sheet })));
+
+/** Photos by their runs, each under the place which is on it. */
+function* photoFiles({ runs, site, pictures }: OpenedJob): Iterable<[name: string, bytes: Uint8Array]> {
+  const fileName = (folder: string, about: string, id: string, type: string): string =>
+    `photos/${folder}/${plainName(about || 'run')}-${id.slice(0, 8)}.${type.replace('image/', '').replace('jpeg', 'jpg')}`;
+  for (const [k, run] of runs.entries()) {
+    const names = placeNames(run.sheet);
+    for (const { pictureId, about } of photosOf(run.facts)) {
+      const found = run.pictures.get(pictureId);
+      const folder = `${k + 1}-${plainName(run.design.name)}`;
+      if (found) yield [fileName(folder, names.get(about) ?? about, pictureId, found.type), found.bytes];
+    }
+  }
+  for (const { id, about } of site.photos ?? []) {
+    const found = pictures.get(id);
+    if (found) yield [fileName('site', about, id, found.type), found.bytes];
+  }
+}
 
 /** A name for a file which every disk takes. */
 const plainName = (name: string): string =>

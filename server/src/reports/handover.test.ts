@@ -90,6 +90,19 @@ describe('the as-built of a run', () => {
     }
   });
 
+  it('shows its photos, as many as are in its log', async () => {
+    const pdf = await opened(await fetched(path));
+    const drawn = await Promise.all(
+      Array.from({ length: pdf.numPages }, async (_, k) => {
+        const { fnArray } = await (await pdf.getPage(k + 1)).getOperatorList();
+        return fnArray.filter((operation) => operation === OPS.paintImageXObject).length;
+      }),
+    );
+    // Two were taken of this run: the jumper’s plug, and the end which failed.
+    expect(drawn.reduce((sum, one) => sum + one, 0)).toBe(2);
+    expect(await words(pdf)).toContain('crimped, boot still off');
+  });
+
   it('has an outline and is tagged', async () => {
     const pdf = await opened(await fetched(path));
     const outline = (await pdf.getOutline()) as Chapter[];

@@ -12,6 +12,11 @@ const WIDTH = points(TEXT_WIDTH_MM);
 /** ISO 216, A4. */
 const HEIGHT = points(297);
 
+/** Three photos side by side, as large as they are in a hand. */
+const PHOTOS_IN_ROW = 3;
+const PHOTO_WIDTH_MM = (TEXT_WIDTH_MM - 6) / PHOTOS_IN_ROW;
+const PHOTO_HEIGHT_MM = 44;
+
 type Structure = PDFKit.PDFStructureElement;
 type StructureType = 'Document' | 'H1' | 'H2' | 'P' | 'Figure' | 'Table' | 'TR' | 'TH' | 'TD';
 
@@ -86,6 +91,8 @@ class Flow {
         return this.table(block);
       case 'drawing':
         return this.drawing(block);
+      case 'photos':
+        return this.photos(block);
     }
   }
 
@@ -95,7 +102,12 @@ class Flow {
   ): void {
     if (newPage && this.y > TOP) this.page();
     // Never alone at the foot of a page.
-    this.room(points((level === 1 ? 40 : 22) + (next?.kind === 'drawing' ? next.heightMm : 0)));
+    this.room(
+      points(
+        (level === 1 ? 40 : 22) +
+          (next?.kind === 'drawing' ? next.heightMm : next?.kind === 'photos' ? PHOTO_HEIGHT_MM : 0),
+      ),
+    );
     if (level === 1) this.chapter = this.document.outline.addItem(text);
     else {
       this.chapter.addItem(text);
@@ -185,6 +197,42 @@ class Flow {
     });
     this.root.add(figure);
     this.y += points(heightMm + 2);
+  }
+
+  private photos({ photos }: Extract<Block, { kind: 'photos' }>): void {
+    const { document } = this;
+    for (let k = 0; k < photos.length; k += PHOTOS_IN_ROW) {
+      const row = photos.slice(k, k + PHOTOS_IN_ROW);
+      document.font('plain').fontSize(8);
+      const words = row.map(({ caption }) =>
+        document.heightOfString(printable(caption), { width: points(PHOTO_WIDTH_MM) }),
+      );
+      const height = points(PHOTO_HEIGHT_MM + 1) + Math.max(...words);
+      this.room(height);
+      const { y } = this;
+      row.forEach(({ caption, bytes }, n) => {
+        const x = LEFT + points(n * (PHOTO_WIDTH_MM + 3));
+        const figure = document.struct('Figure' satisfies StructureType, { alt: printable(caption) }, () => {
+          document.image(Buffer.from(bytes), x, y, {
+            fit: [points(PHOTO_WIDTH_MM), points(PHOTO_HEIGHT_MM)],
+            valign: 'bottom',
+          });
+        });
+        this.root.add(figure);
+        this.root.add(
+          document.struct('P' satisfies StructureType, {}, () => {
+            document
+              .font('plain')
+              .fontSize(8)
+              .fillColor(colours.ink)
+              .text(printable(caption), x, y + points(PHOTO_HEIGHT_MM + 1), {
+                width: points(PHOTO_WIDTH_MM),
+              });
+          }),
+        );
+      });
+      this.y += height + points(3);
+    }
   }
 
   /** @returns whether a new page was begun for it */

@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { JobsModule } from '../jobs/jobs.module.js';
 import { RunsModule } from '../runs/runs.module.js';
+import { PicturesModule } from '../pictures/pictures.module.js';
 import { TracesModule } from '../traces/traces.module.js';
 import { HandoverController } from './handover.controller.js';
 import { HandoverService } from './handover.service.js';
@@ -8,7 +9,7 @@ import { ReportsController } from './reports.controller.js';
 import { ReportsService } from './reports.service.js';
 
 @Module({
-  imports: [RunsModule, JobsModule, TracesModule],
+  imports: [RunsModule, JobsModule, TracesModule, PicturesModule],
   controllers: [ReportsController, HandoverController],
   providers: [ReportsService, HandoverService],
 })

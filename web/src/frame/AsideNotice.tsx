@@ -52,9 +52,11 @@ function Entry({ aside }: { aside: Aside }): ReactNode {
             <button className="button" onClick={() => void retry(aside).catch(complain)}>
               Send again
             </button>
-            <button className="button" aria-expanded={editing} onClick={() => setEditing(!editing)}>
-              Edit
-            </button>
+            {aside.parcel.kind !== 'picture' && (
+              <button className="button" aria-expanded={editing} onClick={() => setEditing(!editing)}>
+                Edit
+              </button>
+            )}
           </>
         )}
         <a
@@ -119,6 +121,7 @@ function EntryText({ aside: { parcel, what } }: { aside: Aside }): ReactNode {
   const catalog = useCatalog();
   if (!parcel) return what;
   if (parcel.kind === 'trace') return `Sweep ${parcel.body.name}`;
+  if (parcel.kind === 'picture') return 'Photo';
   const { kind, by } = parcel.body;
   return `${kind}: ${factText(parcel.body, catalog)}${by === '' ? '' : `, ${by}`}`;
 }

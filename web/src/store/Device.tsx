@@ -56,7 +56,11 @@ async function openKeeper(): Promise<Keeper> {
 async function deliver(parcel: Parcel): Promise<Delivery> {
   try {
     if (parcel.kind === 'fact') await call(routes.addFact, { id: parcel.runId, body: parcel.body });
-    else await call(routes.addTrace, { id: parcel.runId, body: parcel.body });
+    else if (parcel.kind === 'trace') await call(routes.addTrace, { id: parcel.runId, body: parcel.body });
+    else {
+      const { id: pictureId, jobId, type, base64 } = parcel.body;
+      await call(routes.putPicture, { id: jobId, pictureId, body: { type, base64 } });
+    }
     return { kind: 'done' };
   } catch (error) {
     if (error instanceof Unreachable) return { kind: 'away' };

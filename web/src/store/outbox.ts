@@ -1,12 +1,17 @@
-import type { AddTrace, ApiProblem } from '@kobran/contract';
+import type { AddTrace, ApiProblem, Picture } from '@kobran/contract';
 import { isObject, type Fact } from '@kobran/core';
 import type { Keeper } from './kept/keeper.js';
 import { NotKept } from './kept/keeper.js';
 import { ASIDE, OUTBOX, asideKey, outboxKey } from './kept/keys.js';
 import type { Tabs } from './kept/tabs.js';
 
-/** A fact or a sweep on its way to the server. Each carries its own id, so that one sent twice is kept once. */
-export type Parcel = { runId: string } & ({ kind: 'fact'; body: Fact } | { kind: 'trace'; body: AddTrace });
+/** A fact, a sweep or a picture on its way to the server. Each carries its own id, so that one sent twice is kept once. */
+export type Parcel = { runId: string } & (
+  { kind: 'fact'; body: Fact } | { kind: 'trace'; body: AddTrace } | { kind: 'picture'; body: WaitingPicture }
+);
+
+/** The bytes of a photo; the run or the site says what is on it. */
+export type WaitingPicture = Picture & { id: string; at: string; jobId: string };
 
 /** A parcel which the server refused, or an entry which cannot be read. */
 export interface Aside {
@@ -53,7 +58,7 @@ const ARRIVED = 'outbox arrived ';
 const RETRY_MS = 2_500;
 
 /**
- * Keeps facts and sweeps on this device until the server has them, whichever tab they were made in.
+ * Keeps facts, sweeps and pictures on this device until the server has them, whichever tab they were made in.
  *
  * Each stands under a key of its own, so tabs do not write over each other; only one tab at a time sends. One which the server refuses is set
  * aside with the reason, one which fails is tried again, and the others go on.

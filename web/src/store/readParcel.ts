@@ -1,4 +1,4 @@
-import { AddTrace, readAs, readFact, readPractice } from '@kobran/contract';
+import { AddTrace, Picture, readAs, readFact, readPractice } from '@kobran/contract';
 import { isObject } from '@kobran/core';
 import type { ReadParcel } from './outbox.js';
 import type { PracticeChange } from './practiceChanges.js';
@@ -19,7 +19,15 @@ export function readParcel(value: unknown): ReadParcel {
       ? { ok: true, parcel: { runId, kind, body: read.value } }
       : { ok: false, why: read.problems[0].message };
   }
-  return { ok: false, why: `“${String(kind)}” is neither a fact nor a sweep.` };
+  if (kind === 'picture') {
+    const { id, at, jobId, ...picture } = isObject(body) ? body : {};
+    const read = readAs(Picture, picture);
+    if (!read.ok) return { ok: false, why: read.problems[0].message };
+    if (typeof id !== 'string' || typeof at !== 'string' || typeof jobId !== 'string')
+      return { ok: false, why: 'It does not say of which job it is.' };
+    return { ok: true, parcel: { runId, kind, body: { ...read.value, id, at, jobId } } };
+  }
+  return { ok: false, why: `“${String(kind)}” is no fact, no sweep and no picture.` };
 }
 
 /** Checks a change of a practice by the same rules; nothing when it is none. */

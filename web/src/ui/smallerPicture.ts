@@ -2,10 +2,15 @@ import { MAX_PICTURE_BYTES, type Picture } from '@kobran/contract';
 
 /** More than this a device does not read: it would stand still. */
 const MAX_FILE_MB = 80;
-/** Wider than this no screen and no page shows it, px. */
-const MAX_EDGE_PX = 2000;
+/** How small: its longer edge, px, and its bytes. */
+export interface PictureLimits {
+  edgePx: number;
+  bytes: number;
+}
+/** Wider than this no screen and no page shows it. */
+const SCREEN: PictureLimits = { edgePx: 2000, bytes: MAX_PICTURE_BYTES };
 /** From fine to coarse, until it is small enough. */
-const QUALITIES = [0.85, 0.7, 0.5];
+const QUALITIES = [0.85, 0.7, 0.5, 0.35];
 
 /** A picture which can be sent, or why a file is none. */
 export type SmallerPicture =
@@ -16,7 +21,7 @@ export type SmallerPicture =
  *
  * @returns what can be sent, or a sentence
  */
-export async function smallerPicture(file: File): Promise<SmallerPicture> {
+export async function smallerPicture(file: File, limits = SCREEN): Promise<SmallerPicture> {
   if (file.size > MAX_FILE_MB * 1e6)
     return {
       ok: false,
@@ -28,7 +33,7 @@ export async function smallerPicture(file: File): Promise<SmallerPicture> {
   } catch {
     return { ok: false, why: `${file.name} is no picture this browser can read. JPEG, PNG and WebP are.` };
   }
-  const scale = Math.min(1, MAX_EDGE_PX / Math.max(drawn.width, drawn.height));
+  const scale = Math.min(1, limits.edgePx / Math.max(drawn.width, drawn.height));
   const [widthPx, heightPx] = [drawn.width, drawn.height].map((edge) =>
     Math.max(1, Math.round(edge * scale)),
   );
@@ -42,7 +47,7 @@ export async function smallerPicture(file: File): Promise<SmallerPicture> {
   drawn.close();
   for (const quality of QUALITIES) {
     const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality });
-    if (blob.size <= MAX_PICTURE_BYTES)
+    if (blob.size <= limits.bytes)
       return {
         ok: true,
         picture: { type: 'image/jpeg', base64: await base64Of(blob) },
@@ -50,7 +55,7 @@ export async function smallerPicture(file: File): Promise<SmallerPicture> {
         heightPx,
       };
   }
-  return { ok: false, why: `${file.name} stays larger than ${MAX_PICTURE_BYTES / 1e6} MB. Crop it first.` };
+  return { ok: false, why: `${file.name} stays larger than ${limits.bytes / 1e6} MB. Crop it first.` };
 }
 
 const base64Of = async (blob: Blob): Promise<string> => {

@@ -88,6 +88,12 @@ const examples: [FactBody, about: string, words: RegExp][] = [
     'mate aloft',
     /^aloft, 25 min$/,
   ],
+  [
+    { kind: 'photo', about: 'main.a', pictureId: 'p1', sha256: 'a'.repeat(64), caption: 'boot still off' },
+    'main.a',
+    /^boot still off$/,
+  ],
+  [{ kind: 'photo withdrawn', about: 'main.a', pictureId: 'p1' }, 'main.a', /^$/],
   [{ kind: 'note', about: 'main', text: 'looked at' }, 'main', /^looked at$/],
 ];
 

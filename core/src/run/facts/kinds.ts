@@ -10,6 +10,8 @@ import { handedOver } from './handedOver.js';
 import { installed } from './installed.js';
 import { notCut } from './notCut.js';
 import { note } from './note.js';
+import { photo } from './photo.js';
+import { photoWithdrawn } from './photoWithdrawn.js';
 import { powerStep } from './powerStep.js';
 import { reading } from './reading.js';
 import { runReading } from './runReading.js';
@@ -38,6 +40,8 @@ const kinds = [
   sealed,
   handedOver,
   taskDone,
+  photo,
+  photoWithdrawn,
   note,
 ] as const;
 

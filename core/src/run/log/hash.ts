@@ -11,3 +11,6 @@ export const documentHash = (document: object): string => textHash(canonicalize(
 
 /** SHA-256 of a text in UTF-8. */
 export const textHash = (text: string): string => bytesToHex(sha256(utf8ToBytes(text)));
+
+/** SHA-256 of bytes. */
+export const bytesHash = (bytes: Uint8Array): string => bytesToHex(sha256(bytes));

@@ -1,5 +1,6 @@
 import type { DaySetup } from './day.js';
 import type { LegKind } from '../../route/index.js';
+import type { SitePhoto } from './sitePhoto.js';
 import type { PlanPicture } from './planPicture.js';
 import { emptyGround, type Ground } from './ground.js';
 
@@ -123,6 +124,8 @@ export interface Site {
   ground: Ground;
   /** Crew, tools and weather of its day of work; not stated, the shop’s crew on a usual day. */
   day?: DaySetup;
+  /** Of bars, rods, points and ways; those of ends and joints stand in the logs of their runs. */
+  photos?: SitePhoto[];
 }
 
 export const emptySite: Site = { schema: SITE_SCHEMA, points: [], ways: [], ground: emptyGround };

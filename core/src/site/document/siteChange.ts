@@ -1,5 +1,6 @@
 import type { Bond, Ground, GroundNode, GroundReading } from './ground.js';
 import type { DaySetup } from './day.js';
+import type { SitePhoto } from './sitePhoto.js';
 import type { PlanPicture } from './planPicture.js';
 import type { Site, SitePoint, Way } from './site.js';
 
@@ -18,6 +19,8 @@ export type SiteChange =
   | { op: 'set ground'; ground: Partial<Omit<Ground, 'nodes' | 'bonds' | 'readings'>> }
   | { op: 'set picture'; picture: PlanPicture | undefined }
   | { op: 'set day'; day: DaySetup }
+  | { op: 'put photo'; photo: SitePhoto }
+  | { op: 'remove photo'; id: string }
   | { op: 'set site'; site: Site };
 
 const put = <T extends { id: string }>(all: readonly T[], one: T): T[] =>
@@ -54,6 +57,10 @@ export function applySiteChange(site: Site, change: SiteChange): Site {
       return withPicture(site, change.picture);
     case 'set day':
       return { ...site, day: change.day };
+    case 'put photo':
+      return { ...site, photos: put(site.photos ?? [], change.photo) };
+    case 'remove photo':
+      return { ...site, photos: without(site.photos ?? [], ({ id }) => id === change.id) };
     case 'set site':
       return change.site;
   }

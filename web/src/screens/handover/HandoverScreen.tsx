@@ -1,5 +1,5 @@
 import { pathOf, routes } from '@kobran/contract';
-import { counted, labelForms, type LabelForm } from '@kobran/core';
+import { counted, labelForms, placeNames, type LabelForm } from '@kobran/core';
 import { Download, FileText } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -9,6 +9,7 @@ import { usePreferences } from '../../ui/Preferences.js';
 import { StagePage } from '../../ui/StagePage.js';
 import { StateMark, stateWords } from '../../ui/StateMark.js';
 import { Log } from './Log.js';
+import { Photos } from './Photos.js';
 import { Revisions } from './Revisions.js';
 import { SignOff } from './SignOff.js';
 
@@ -24,11 +25,7 @@ export function HandoverScreen(): ReactNode {
   const waiting = useWaitingCount();
   const { units } = usePreferences();
   const open = sheet.stages.filter(({ id: stage, state }) => stage !== 'handover' && state !== 'done');
-  const names = new Map<string, string>([
-    ...sheet.ends.map((end) => [end.id, end.name] as const),
-    ...sheet.pieces.map((piece) => [piece.id, piece.name] as const),
-    ...sheet.joints.map((joint) => [joint.id, `J${joint.number}`] as const),
-  ]);
+  const names = placeNames(sheet);
   const unsaved = editor.save.kind !== 'saved' || waiting > 0;
   const headline =
     open.length === 0
@@ -90,6 +87,7 @@ export function HandoverScreen(): ReactNode {
       </ul>
       <p className="mt-3">{counted(sheet.snags)} stand in the record.</p>
       <SignOff open={open.length} />
+      <Photos />
       <Revisions />
       <Note />
       <Log names={names} />

@@ -19,6 +19,7 @@ import { usePreferences } from '../../ui/Preferences.js';
 import { useWidth } from '../../ui/useWidth.js';
 import { useCatalog } from '../../store/Shop.js';
 import { useOpenRun } from '../../store/RunContext.js';
+import { RunPhotos } from '../../frame/RunPhotos.js';
 import { Menu } from '../../ui/Menu.js';
 import { StagePage } from '../../ui/StagePage.js';
 import { StateMark } from '../../ui/StateMark.js';
@@ -111,8 +112,11 @@ function End({ end }: { end: EndSheet }): ReactNode {
         )}
       </div>
       {end.made && (
-        <div className="flex items-start gap-2">
-          <ToTheCard end={end} card={card} />
+        <div className="flex flex-wrap items-start justify-between gap-3">
+          <div className="flex items-start gap-2">
+            <ToTheCard end={end} card={card} />
+          </div>
+          <RunPhotos about={end.id} of={end.name} />
         </div>
       )}
       <div ref={ref} className={end.made ? 'hidden' : 'min-w-0 rounded border border-rule bg-paper'}>

@@ -8,6 +8,7 @@ import {
 } from '@kobran/core';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { RunPhotos } from '../../frame/RunPhotos.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useWorkProgress } from '../../store/useWorkProgress.js';
 import { Message } from '../../ui/Message.js';
@@ -139,6 +140,7 @@ function RunningSeal({ joint, steps, progress, keep }: Running): ReactNode {
         {step.layer !== undefined && joint.wrap && (
           <SealDrawing sheet={joint} plan={joint.wrap} upTo={step.layer} goesOn />
         )}
+        {step.id === 'photo' && <RunPhotos about={joint.jointId} of={joint.name} />}
         <Answer joint={joint} step={step} progress={progress} change={change} onWet={setHint} />
       </div>
       <p role="status" className="mt-2 min-h-7 text-lg font-bold text-stop">

@@ -10,6 +10,7 @@ import {
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { DoneButton } from '../../frame/DoneButton.js';
+import { RunPhotos } from '../../frame/RunPhotos.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { usePractice } from '../../store/usePractice.js';
 import { Choice } from '../../ui/Choice.js';
@@ -70,6 +71,9 @@ function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
             </Link>
           )}
           <MarkAsSealed sheet={sheet} />
+        </div>
+        <div className="mt-3">
+          <RunPhotos about={jointId} of={name} />
         </div>
         {inspectionDue && <p className="mt-2">Look at it again by {sayDay(inspectionDue)}.</p>}
         {sealed && sheet.system && <Opening system={sheet.system} />}

@@ -3,8 +3,10 @@ import {
   doneKey,
   emptySite,
   formatClock,
+  noFacts,
   placeName,
   type FactBody,
+  type Facts,
   type PlacedTask,
   type Site,
 } from '@kobran/core';
@@ -15,6 +17,7 @@ import { messageOf } from '../../../store/client.js';
 import { useFactWriter } from '../../../store/Device.js';
 import { useJob } from '../../../store/queries.js';
 import { useSiteDraft } from '../../../store/useSiteEditor.js';
+import { LoggedPhotos } from '../../../frame/RunPhotos.js';
 import { TopBar } from '../../../frame/TopBar.js';
 import { Message } from '../../../ui/Message.js';
 import { Caution } from '../../../ui/StagePage.js';
@@ -38,7 +41,7 @@ export function DaySheetScreen(): ReactNode {
 }
 
 function SheetOf({ job, site, person }: { job: JobDocument; site: Site; person: string }): ReactNode {
-  const { plan, setup } = useDay(job, site);
+  const { plan, setup, facts } = useDay(job, site);
   const own = plan.placed.filter(({ people }) => people.includes(person));
   const back = { label: 'Back to the day', to: `/jobs/${job.id}/day` };
   if (!setup.people.some(({ name }) => name === person))
@@ -71,7 +74,13 @@ function SheetOf({ job, site, person }: { job: JobDocument; site: Site; person: 
         </p>
         <ol className="mt-3">
           {own.map((one) => (
-            <TaskRow key={one.task.id} one={one} jobId={job.id} person={person} />
+            <TaskRow
+              key={one.task.id}
+              one={one}
+              jobId={job.id}
+              person={person}
+              facts={facts.get(one.task.runId ?? '') ?? noFacts}
+            />
           ))}
         </ol>
       </main>
@@ -83,10 +92,12 @@ function TaskRow({
   one: { task, startMin, endMin, people },
   jobId,
   person,
+  facts,
 }: {
   one: PlacedTask;
   jobId: string;
   person: string;
+  facts: Facts;
 }): ReactNode {
   const others = people.filter((name) => name !== person);
   return (
@@ -120,6 +131,15 @@ function TaskRow({
             </Link>
           )}
           {task.runId !== undefined && (!task.opens || task.fact) && <Done task={task} runId={task.runId} />}
+          {task.runId !== undefined && (
+            <LoggedPhotos
+              runId={task.runId}
+              jobId={jobId}
+              facts={facts}
+              about={doneKey(task)}
+              of={`${task.title}, ${task.whose}`}
+            />
+          )}
         </div>
       </div>
     </li>

@@ -5,6 +5,7 @@ import {
   siteTasks,
   usualDay,
   type DaySetup,
+  type Facts,
   type Schedule,
   type Site,
   type Task,
@@ -20,6 +21,8 @@ export interface Day {
   setup: DaySetup;
   plan: Schedule;
   searching: boolean;
+  /** What was read and done, by run. */
+  facts: ReadonlyMap<string, Facts>;
 }
 
 /** A crew of one, where the shop has not said who works. */
@@ -53,7 +56,8 @@ export function useDay(job: JobDocument, site: Site): Day {
     [setup, runs, minute],
   );
   const { plan, searching } = useDayPlan(tasks, setup, nowMin);
-  return { tasks, setup, plan, searching };
+  const facts = useMemo(() => new Map(runs.map((run) => [run.id, run.facts])), [runs]);
+  return { tasks, setup, plan, searching, facts };
 }
 
 /** So often the plan looks at the clock, ms. */

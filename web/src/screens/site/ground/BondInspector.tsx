@@ -28,6 +28,7 @@ import { SignedBy } from '../../../ui/SignedBy.js';
 import { Tick } from '../../../ui/Tick.js';
 import { WayLengthField } from '../SiteLengths.js';
 import { SiteProblems } from '../SiteProblems.js';
+import { GroundPhotos } from './GroundPhotos.js';
 import { Readings } from './Readings.js';
 
 interface Props {
@@ -70,6 +71,7 @@ export function BondInspector({ sheet, ground, site, snags, change, onSelect }: 
         <SignedBy />
       </div>
       <Joined bond={bond} replace={replace} />
+      <GroundPhotos about={bond.id} of={`${from.name} to ${to.name}`} site={site} change={change} />
       <h3 className="mt-5 mb-2 font-bold">What it is</h3>
       <div className="grid gap-3">
         <div className="grid grid-cols-2 gap-2">

@@ -25,6 +25,7 @@ import { TextField } from '../../../ui/TextField.js';
 import { WayLengthField } from '../SiteLengths.js';
 import { SiteProblems } from '../SiteProblems.js';
 import { ofKind } from './newGround.js';
+import { GroundPhotos } from './GroundPhotos.js';
 import { Readings } from './Readings.js';
 
 interface Props {
@@ -71,6 +72,7 @@ export function NodeInspector(props: Props): ReactNode {
           ))}
         </ul>
       )}
+      <GroundPhotos about={node.id} of={node.name} site={props.site} change={change} />
       {node.arrester ? <ArresterPart {...props} /> : node.node && <DrawnPart {...props} drawn={node.node} />}
     </>
   );
