@@ -178,6 +178,10 @@ class TubeCheckedFact extends PieceFact {
   @IsOptional() @IsIn(gasTubeVolts) newV?: number;
 }
 
+class TaskBegunFact extends SignedFact {
+  @IsString() @Length(1, 90) task!: string;
+}
+
 class TaskDoneFact extends SignedFact {
   @IsString() @Length(1, 90) task!: string;
   @IsString() @Length(1, 60) learnedBy!: string;
@@ -220,6 +224,7 @@ export const factRules: Record<FactKindId, ClassConstructor<SignedFact>> = {
   'tube checked': TubeCheckedFact,
   sealed: SealedFact,
   'handed over': HandedOverFact,
+  'task begun': TaskBegunFact,
   'task done': TaskDoneFact,
   photo: PhotoFact,
   'photo withdrawn': PhotoWithdrawnFact,

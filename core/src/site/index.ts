@@ -98,3 +98,4 @@ export {
 export { FRICTION, pullAlong, pullLimit, weightNPerM, type Pull } from './way/pull.js';
 export { checkPicture, pictureToPlan } from './document/planPicture.js';
 export type { KnownPlace, PictureToPlan, PlanPicture } from './document/planPicture.js';
+export { HEIGHT_M } from './snags/atHeight.js';

@@ -1,37 +1,50 @@
-import { schedule, type DaySetup, type Schedule, type Task } from '@kobran/core';
-import { useEffect, useMemo } from 'react';
+import { schedule, type DayToPlan, type Schedule } from '@kobran/core';
+import { proxy } from 'comlink';
+import { useEffect, useMemo, useState } from 'react';
 import { useBackground, type Job } from './useBackground.js';
 
-interface DayWish {
-  tasks: readonly Task[];
-  setup: DaySetup;
-  nowMin: number;
+/** A plan with what it was made for: what comes back from a thread is a copy. */
+interface FoundPlan {
+  wish: DayToPlan;
+  plan: Schedule;
 }
 
-/** Orders which are tried beside the page: about a second for ninety tasks. */
-const TRIES = 600;
+const plan: Job<FoundPlan, FoundPlan, DayToPlan> = async (worker, wish, tell) => {
+  const answer = await worker.day(
+    wish,
+    proxy((found: Schedule) => tell({ wish, plan: found })),
+  );
+  return { wish, plan: answer };
+};
 
-const plan: Job<never, { wish: DayWish; plan: Schedule }, DayWish> = async (worker, wish) => ({
-  wish,
-  plan: await worker.day(wish.tasks, wish.setup, { nowMin: wish.nowMin, tries: TRIES }),
-});
+/** What is being done for a better plan. */
+export type PlanSearch = 'searching' | 'proving' | 'over';
 
-/** The plan of a day: a first one at once, a better one as soon as it is found. */
-export function useDayPlan(
-  tasks: readonly Task[],
-  setup: DaySetup,
-  nowMin: number,
-): { plan: Schedule; searching: boolean } {
-  const { state, start } = useBackground(plan);
-  const wish = useMemo(() => ({ tasks, setup, nowMin }), [tasks, setup, nowMin]);
-  const first = useMemo(() => schedule(tasks, setup, { nowMin, tries: 0 }), [tasks, setup, nowMin]);
-  const isOpen = !first.proved || first.left.length > 0;
+export interface DayPlan {
+  plan: Schedule;
+  search: PlanSearch;
+  /** Ends the search with what there is. */
+  stop: () => void;
+}
+
+/** The plan of a day, anew for every other wish: a first one at once, a better one as soon as it is found, and then a proof where there is one. */
+export function useDayPlan(wish: DayToPlan): DayPlan {
+  const { state, start, cancel } = useBackground(plan);
+  const first = useMemo(() => schedule(wish.tasks, wish.setup, { ...wish, tries: 0 }), [wish]);
+  const [found, setFound] = useState<FoundPlan>();
+  const news = state.kind === 'done' ? state.answer : state.kind === 'working' ? state.news : undefined;
+  if (news && news !== found) setFound(news);
+  const isOpen = !first.proved;
   useEffect(() => {
     if (isOpen) start(wish);
   }, [wish, isOpen, start]);
-  const better = state.kind === 'done' && sameWish(state.answer.wish, wish) ? state.answer.plan : undefined;
-  return { plan: better ?? first, searching: isOpen && state.kind === 'working' };
+  const better = found && sameWish(found.wish, wish) ? found.plan : undefined;
+  const isWorking = isOpen && state.kind === 'working';
+  return {
+    plan: better ?? first,
+    search: !isWorking ? 'over' : better ? 'proving' : 'searching',
+    stop: cancel,
+  };
 }
 
-/** What comes back from a thread is a copy. */
-const sameWish = (one: DayWish, other: DayWish): boolean => JSON.stringify(one) === JSON.stringify(other);
+const sameWish = (one: DayToPlan, other: DayToPlan): boolean => JSON.stringify(one) === JSON.stringify(other);

@@ -1,17 +1,25 @@
-import type { DaySetup } from '../../site/index.js';
+import type { DaySetup, Worker } from '../../site/index.js';
 import { TICK_MIN, toolCount } from './setup.js';
-import { mayDo, ticksOf } from './place.js';
+import { mayDo, ticksOf, type PlacedTask } from './place.js';
 import type { Task } from './task.js';
 
 /**
  * No schedule ends earlier than this: no way through what has to be done one after the other is shorter, and no group of tasks which want
  * the same people or tools is done before these have had the minutes for it.
  *
+ * @param all tasks; those under way are done when they are
  * @param nowMin minutes from midnight
  * @returns minutes from midnight
  */
-export function earliestEnd(tasks: readonly Task[], setup: DaySetup, nowMin: number): number {
-  const heads = headsOf(tasks, setup, nowMin);
+export function earliestEnd(
+  all: readonly Task[],
+  setup: DaySetup,
+  nowMin: number,
+  underWay: readonly PlacedTask[] = [],
+): number {
+  const running = new Set(underWay.map(({ task }) => task.id));
+  const tasks = all.filter(({ id }) => !running.has(id));
+  const heads = headsOf(tasks, setup, nowMin, underWay);
   const tails = tailsOf(tasks);
   const lengthOf = (task: Task): number => ticksOf(task.minutes) * TICK_MIN;
   const chain = Math.max(
@@ -39,12 +47,24 @@ export function earliestEnd(tasks: readonly Task[], setup: DaySetup, nowMin: num
       Math.min(...group.map(({ id }) => tails.get(id) ?? 0))
     );
   });
-  const bound = Math.max(chain, ...byPeople, ...byTool);
+  const bound = Math.max(chain, ...byPeople, ...byTool, ...underWay.map(({ endMin }) => endMin));
   return Math.ceil(bound / TICK_MIN - 1e-9) * TICK_MIN;
 }
 
+/** Is somebody there and not away, a whole step long? */
+export const isAtWork = ({ hours, away }: Worker, atMin: number): boolean =>
+  atMin >= hours[0] &&
+  atMin + TICK_MIN <= hours[1] &&
+  !away.some(([from, to]) => atMin < to && atMin + TICK_MIN > from);
+
 /** The earliest start of each task by what comes before, by whoever comes first and by the weather. */
-function headsOf(tasks: readonly Task[], setup: DaySetup, nowMin: number): Map<string, number> {
+export function headsOf(
+  tasks: readonly Task[],
+  setup: DaySetup,
+  nowMin: number,
+  underWay: readonly PlacedTask[] = [],
+): Map<string, number> {
+  const ends = new Map(underWay.map(({ task, endMin }) => [task.id, endMin]));
   const heads = new Map<string, number>();
   const byId = new Map(tasks.map((task) => [task.id, task]));
   const headOf = (task: Task): number => {
@@ -56,6 +76,8 @@ function headsOf(tasks: readonly Task[], setup: DaySetup, nowMin: number): Map<s
       setup.fixed.find((one) => one.task === task.id)?.startMin ?? 0,
       Math.min(...setup.people.filter((one) => mayDo(one, task)).map(({ hours }) => hours[0])),
       ...task.after.flatMap((id) => {
+        const end = ends.get(id);
+        if (end !== undefined) return [end];
         const before = byId.get(id);
         return before ? [headOf(before) + ticksOf(before.minutes) * TICK_MIN] : [];
       }),
@@ -101,14 +123,7 @@ function whenDone(workers: DaySetup['people'], work: number, fromMin: number): n
   let left = work;
   for (let at = Math.floor(fromMin / TICK_MIN) * TICK_MIN; at < 24 * 60; at += TICK_MIN) {
     if (left <= 0) return at;
-    left -=
-      TICK_MIN *
-      workers.filter(
-        ({ hours, away }) =>
-          at >= hours[0] &&
-          at + TICK_MIN <= hours[1] &&
-          !away.some(([from, to]) => at < to && at + TICK_MIN > from),
-      ).length;
+    left -= TICK_MIN * workers.filter((one) => isAtWork(one, at)).length;
   }
   return 24 * 60;
 }

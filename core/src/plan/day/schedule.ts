@@ -14,7 +14,10 @@ export interface Schedule {
   endMin: number;
   /** Nothing ends earlier than this; of the tasks which are placed. */
   boundMin: number;
+  /** Nobody could do better: no earlier end, and no more work where some is left. */
   proved: boolean;
+  /** Where something is left: no plan has more minutes of work in this day; once that is known. */
+  workBoundMin?: number;
   /** Tasks which decide the end, each waiting for the one before. */
   chain: string[];
 }
@@ -54,7 +57,7 @@ export function schedule(
   let best = { order: [...order], board: build(order) };
   const other = build(first);
   if (isBetter(other, best.board)) best = { order: [...first], board: other };
-  const bound = earliestEnd(possible, setup, nowMin);
+  const bound = earliestEnd(possible, setup, nowMin, underWay);
   const all = timed.length + underWay.length;
   const isBest = (): boolean => best.board.placed.size === all && endOf(best.board) <= bound;
   for (let k = 0; k < tries && !isBest() && !stop(); k++) {
@@ -67,7 +70,23 @@ export function schedule(
     const board = build(next);
     if (!isBetter(best.board, board)) best = { order: next, board };
   }
-  return finished(best.board, tasks, setup, nowMin);
+  return finished(best.board, tasks, setup, { nowMin, underWay });
+}
+
+/** Plans a day with the tasks in the order of these ids, each at the earliest time that is left for it. */
+export function scheduleInOrder(
+  tasks: readonly Task[],
+  ids: readonly string[],
+  setup: DaySetup,
+  { nowMin, underWay = [] }: Pick<ScheduleOptions, 'nowMin' | 'underWay'>,
+): Schedule {
+  const running = new Set(underWay.map(({ task }) => task.id));
+  const ranks = new Map(ids.map((id, k) => [id, k]));
+  const possible = tasks.filter((task) => impossible(task, setup) === undefined);
+  const order = withAllBefore(possible, tasks)
+    .filter(({ task }) => !running.has(task.id))
+    .toSorted((x, y) => (ranks.get(x.task.id) ?? ids.length) - (ranks.get(y.task.id) ?? ids.length));
+  return finished(built(order, setup, nowMin, underWay), tasks, setup, { nowMin, underWay });
 }
 
 /** A task waits for what waits for nobody any more, and never for what cannot be done today. */
@@ -134,7 +153,12 @@ export function climbsOf(placed: readonly PlacedTask[]): number {
   }, 0);
 }
 
-function finished(board: Board, tasks: readonly Task[], setup: DaySetup, nowMin: number): Schedule {
+function finished(
+  board: Board,
+  tasks: readonly Task[],
+  setup: DaySetup,
+  { nowMin, underWay = [] }: Pick<ScheduleOptions, 'nowMin' | 'underWay'>,
+): Schedule {
   const placed = [...board.placed.values()].toSorted(
     (x, y) => x.startMin - y.startMin || (x.task.id < y.task.id ? -1 : 1),
   );
@@ -148,9 +172,12 @@ function finished(board: Board, tasks: readonly Task[], setup: DaySetup, nowMin:
       placed.map(({ task }) => task),
       setup,
       nowMin,
+      underWay,
     ),
   );
-  return { placed, left, endMin, boundMin, proved: endMin <= boundMin, chain: chainOf(placed) };
+  // That no more work goes in is not shown by a bound on the end.
+  const proved = endMin <= boundMin && left.every(({ task }) => impossible(task, setup) !== undefined);
+  return { placed, left, endMin, boundMin, proved, chain: chainOf(placed) };
 }
 
 /** Why a task can never be done with this crew; nothing when it can. */

@@ -88,6 +88,7 @@ const examples: [FactBody, about: string, words: RegExp][] = [
     'mate aloft',
     /^aloft, 25 min$/,
   ],
+  [{ kind: 'task begun', task: 'mate aloft' }, 'mate aloft', /^$/],
   [
     { kind: 'photo', about: 'main.a', pictureId: 'p1', sha256: 'a'.repeat(64), caption: 'boot still off' },
     'main.a',

@@ -17,6 +17,7 @@ import { reading } from './reading.js';
 import { runReading } from './runReading.js';
 import { sealed } from './sealed.js';
 import { shrinkFitted } from './shrinkFitted.js';
+import { taskBegun } from './taskBegun.js';
 import { taskDone } from './taskDone.js';
 import { tubeChecked } from './tubeChecked.js';
 import { trimmed } from './trimmed.js';
@@ -39,6 +40,7 @@ const kinds = [
   tubeChecked,
   sealed,
   handedOver,
+  taskBegun,
   taskDone,
   photo,
   photoWithdrawn,

@@ -1,7 +1,7 @@
 import type { SiteRule } from './siteSnag.js';
 
 /** Above this rise work is work at height, m. Common practice, no source; local rules decide. */
-const HEIGHT_M = 2;
+export const HEIGHT_M = 2;
 
 /** The cautions of work at height, on the ways where the hand is. */
 export const atHeight: SiteRule = ({ ways }) =>

@@ -1,7 +1,8 @@
 import type { JobDocument } from '@kobran/contract';
-import { formatClock, type FixedTask, type Schedule, type Site } from '@kobran/core';
+import { formatClock, workOf, type FixedTask, type Schedule, type Site } from '@kobran/core';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
+import type { PlanSearch } from '../../../background/useDayPlan.js';
 import { SaveNotice } from '../../../frame/SaveNotice.js';
 import { TopBar } from '../../../frame/TopBar.js';
 import { messageOf } from '../../../store/client.js';
@@ -36,7 +37,7 @@ export function DayScreen(): ReactNode {
 function DayOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | undefined }): ReactNode {
   const editor = useSiteEditor(job, draft);
   const { document: site, change } = editor;
-  const { tasks, setup, plan, searching } = useDay(job, site);
+  const { tasks, setup, plan, search, stopSearch } = useDay(job, site);
   const [selected, select] = useState<string>();
   useKeys('mod+z', () => editor.undo?.(), { preventDefault: true });
   useKeys('mod+shift+z, mod+y', () => editor.redo?.(), { preventDefault: true });
@@ -53,10 +54,16 @@ function DayOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | unde
       <main className="mx-auto max-w-7xl px-4 py-4 md:px-6">
         <SiteTabs jobId={job.id} />
         <h1 className="text-xl leading-tight font-bold">{headline(plan)}</h1>
-        <p className="mt-1 text-muted" role="status">
-          {searching ? 'Looking for a shorter day… ' : ''}
-          {quality(plan)}
-        </p>
+        <div className="mt-1 flex flex-wrap items-center gap-x-3">
+          <p className="text-muted" role="status">
+            {quality(plan)} {searchWords[search]}
+          </p>
+          {search !== 'over' && (
+            <button className="underline underline-offset-4" onClick={stopSearch}>
+              Stop looking
+            </button>
+          )}
+        </div>
         {tasks.length > 0 && (
           <>
             <DayBars plan={plan} setup={setup} selected={selected} onSelect={select} onFix={fix} />
@@ -98,10 +105,24 @@ function headline({ placed, left, endMin }: Schedule): string {
   return left.length === 0 ? `All done: ${by}` : `${by}; ${left.length} left for another day`;
 }
 
+const searchWords: Record<PlanSearch, string> = {
+  searching: 'Looking for a better plan…',
+  proving: 'Looking for proof, or a better plan: up to 20 s…',
+  over: '',
+};
+
 /** How good the plan is, in words. */
-function quality({ placed, left, endMin, boundMin, proved }: Schedule): string {
+function quality(plan: Schedule): string {
+  const { placed, left, endMin, boundMin, proved, workBoundMin } = plan;
   if (placed.length === 0) return '';
-  if (left.length > 0) return 'As much work as was found to fit into the day.';
+  if (left.length > 0) {
+    if (proved) return 'No more work goes into this day with this crew: proved.';
+    return workBoundMin === undefined
+      ? 'As much work as was found to fit into the day.'
+      : `${formatHours(workOf(plan))} of work; no plan holds more than ${formatHours(workBoundMin)}.`;
+  }
   if (proved) return 'Nobody can end earlier with this crew: proved.';
   return `Nobody can end before ${formatClock(boundMin)} with this crew; this plan is at most ${endMin - boundMin} min longer.`;
 }
+
+const formatHours = (minutes: number): string => `${Math.floor(minutes / 60)} h ${minutes % 60} min`;

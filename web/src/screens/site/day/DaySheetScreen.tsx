@@ -1,5 +1,6 @@
 import type { JobDocument } from '@kobran/contract';
 import {
+  begunAt,
   doneKey,
   emptySite,
   formatClock,
@@ -19,6 +20,7 @@ import { useJob } from '../../../store/queries.js';
 import { useSiteDraft } from '../../../store/useSiteEditor.js';
 import { LoggedPhotos } from '../../../frame/RunPhotos.js';
 import { TopBar } from '../../../frame/TopBar.js';
+import { sayTime } from '../../../ui/dates.js';
 import { Message } from '../../../ui/Message.js';
 import { Caution } from '../../../ui/StagePage.js';
 import { useDay } from './useDay.js';
@@ -130,7 +132,7 @@ function TaskRow({
               {task.kind === 'make' || task.kind === 'seal' ? 'Open the card' : 'Open where it is done'}
             </Link>
           )}
-          {task.runId !== undefined && (!task.opens || task.fact) && <Done task={task} runId={task.runId} />}
+          {task.runId !== undefined && <Done task={task} runId={task.runId} facts={facts} />}
           {task.runId !== undefined && (
             <LoggedPhotos
               runId={task.runId}
@@ -146,43 +148,66 @@ function TaskRow({
   );
 }
 
-/** Ticking writes the facts of the trade, and how long it took where somebody says so. */
-function Done({ task, runId }: { task: PlacedTask['task']; runId: string }): ReactNode {
+const minutesSince = (at: string): number => (Date.now() - Date.parse(at)) / 60_000;
+
+/** More than this is a task which nobody ended in the evening, min. */
+const MAX_TIMED_MIN = 8 * 60;
+
+/** Ticking writes the facts of the trade, and how long it took: from the beginning where somebody said so, or as it is typed. */
+function Done({ task, runId, facts }: { task: PlacedTask['task']; runId: string; facts: Facts }): ReactNode {
   const writer = useFactWriter(runId);
   const [minutes, setMinutes] = useState('');
   const took = Number(minutes.replace(',', '.'));
   const isWrong = minutes.trim() !== '' && !(took > 0 && took <= 24 * 60);
+  const key = doneKey(task);
+  const begun = begunAt(facts, key);
   const done = (): void => {
     if (task.fact) writer.add(task.fact);
-    const timed = minutes.trim() === '' ? {} : { minutes: took };
+    const since = begun ? minutesSince(begun.at) : Infinity;
+    const timed =
+      minutes.trim() !== '' ? took : since < MAX_TIMED_MIN ? Math.max(1, Math.round(since)) : undefined;
     const entry: FactBody = {
       kind: 'task done',
-      task: doneKey(task),
+      task: key,
       learnedBy: task.learnedBy,
       place: task.place,
-      ...timed,
+      ...(timed === undefined ? {} : { minutes: timed }),
     };
-    if (!task.fact || minutes.trim() !== '') writer.add(entry);
+    if (!task.fact || timed !== undefined) writer.add(entry);
   };
   return (
     <>
-      <button className="button min-h-11" disabled={isWrong} onClick={done}>
-        Mark as done
-      </button>
-      <label className="flex items-center gap-2 text-sm text-muted">
-        took
-        <input
-          className="field w-20"
-          inputMode="decimal"
-          aria-label={`Minutes which ${task.title} took`}
-          aria-invalid={isWrong}
-          value={minutes}
-          placeholder={String(task.minutes)}
-          onChange={({ target }) => setMinutes(target.value)}
-        />
-        min
-      </label>
-      {isWrong && <span className="text-sm text-stop">Type minutes, up to 1440.</span>}
+      {begun ? (
+        <p className="flex min-h-11 items-center font-semibold text-lake">
+          Begun {sayTime(begun.at)}
+          {begun.by === '' ? '' : ` by ${begun.by}`}
+        </p>
+      ) : (
+        <button className="button min-h-11" onClick={() => writer.add({ kind: 'task begun', task: key })}>
+          Begin<span className="sr-only"> {task.title}</span>
+        </button>
+      )}
+      {(!task.opens || task.fact) && (
+        <>
+          <button className="button min-h-11" disabled={isWrong} onClick={done}>
+            Mark as done
+          </button>
+          <label className="flex items-center gap-2 text-sm text-muted">
+            took
+            <input
+              className="field w-20"
+              inputMode="decimal"
+              aria-label={`Minutes which ${task.title} took`}
+              aria-invalid={isWrong}
+              value={minutes}
+              placeholder={begun ? 'timed' : String(task.minutes)}
+              onChange={({ target }) => setMinutes(target.value)}
+            />
+            min
+          </label>
+          {isWrong && <span className="text-sm text-stop">Type minutes, up to 1440.</span>}
+        </>
+      )}
     </>
   );
 }

@@ -1,8 +1,10 @@
 import type { JobDocument } from '@kobran/contract';
 import {
   factsOf,
+  noFacts,
   planFrom,
   siteTasks,
+  underWay,
   usualDay,
   type DaySetup,
   type Facts,
@@ -12,7 +14,7 @@ import {
   type TimedTask,
 } from '@kobran/core';
 import { useEffect, useMemo, useState } from 'react';
-import { useDayPlan } from '../../../background/useDayPlan.js';
+import { useDayPlan, type PlanSearch } from '../../../background/useDayPlan.js';
 import { useSheetOf, useSurveyedRuns } from '../useSiteSheet.js';
 
 /** A day of a site: what is to be done, who is there, and the plan which follows. */
@@ -20,7 +22,8 @@ export interface Day {
   tasks: Task[];
   setup: DaySetup;
   plan: Schedule;
-  searching: boolean;
+  search: PlanSearch;
+  stopSearch: () => void;
   /** What was read and done, by run. */
   facts: ReadonlyMap<string, Facts>;
 }
@@ -55,9 +58,18 @@ export function useDay(job: JobDocument, site: Site): Day {
       ),
     [setup, runs, minute],
   );
-  const { plan, searching } = useDayPlan(tasks, setup, nowMin);
   const facts = useMemo(() => new Map(runs.map((run) => [run.id, run.facts])), [runs]);
-  return { tasks, setup, plan, searching, facts };
+  const wish = useMemo(
+    () => ({
+      tasks,
+      setup,
+      nowMin,
+      underWay: underWay(tasks, (runId) => facts.get(runId) ?? noFacts, minute),
+    }),
+    [tasks, setup, nowMin, facts, minute],
+  );
+  const { plan, search, stop } = useDayPlan(wish);
+  return { tasks, setup, plan, search, stopSearch: stop, facts };
 }
 
 /** So often the plan looks at the clock, ms. */
