@@ -176,11 +176,16 @@ export class Port implements core.Port {
   @IsInt() @Min(0) @Max(1e6) matings!: number;
 }
 
-/** Adapters on the shelf. */
+/** Parts of any kind on the shelf. */
 export class Stock implements core.Stock {
   @Matches(ID, ID_MESSAGE) id!: string;
   @IsInt() @Min(0) @Max(10_000) count!: number;
   @IsOptional() @IsMoment() countedAt?: string;
+  @IsOptional() @IsInt() @Min(0) @Max(10_000) lowest?: number;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(1e6) price?: number;
+  @IsOptional() @IsString() @Length(1, 80) supplier?: string;
+  @IsOptional() @IsString() @Length(1, 80) place?: string;
+  @IsOptional() @IsString() @Length(1, 40) lot?: string;
   /** Couplings of the most used of them. */
   @IsInt() @Min(0) @Max(1e6) matings!: number;
 }

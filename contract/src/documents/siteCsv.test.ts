@@ -44,6 +44,7 @@ describe('lists of a site', () => {
       needed: 10,
       spare: 0,
       onShelf: undefined,
+      lowest: 0,
       toBuy: 10,
       uses: [use, use],
     };
@@ -55,7 +56,7 @@ describe('lists of a site', () => {
       spare: 1,
       onShelf: 3,
     };
-    const [first, second] = read(partsListCsv([cable, { ...plugs, toBuy: 2 }], 'metric'));
+    const [first, second] = read(partsListCsv([cable, { ...plugs, lowest: 0, toBuy: 2 }], 'metric'));
     expect(first).toMatchObject({
       needed: '10.00 m',
       'on the shelf': '',

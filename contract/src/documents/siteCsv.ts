@@ -47,8 +47,21 @@ export function supportListCsv({ ways }: SiteSheet, system: UnitSystem): string 
 /** What is to be bought, a line for each part; lengths of cable in the units of the shop. */
 export function partsListCsv(rows: readonly PartsRow[], system: UnitSystem): string {
   return csvOf(
-    ['kind', 'part', 'needed', 'spare', 'on the shelf', 'to buy', 'for'],
-    rows.map(({ kind, name, unit, needed, spare, onShelf, toBuy, uses }) => {
+    [
+      'kind',
+      'part',
+      'needed',
+      'spare',
+      'on the shelf',
+      'lowest',
+      'to buy',
+      'price',
+      'supplier',
+      'place',
+      'lot',
+      'for',
+    ],
+    rows.map(({ kind, name, unit, needed, spare, onShelf, lowest, toBuy, uses, ...row }) => {
       const amount = (value: number): string | number =>
         unit === 'm' ? formatLength(value, { system }) : value;
       return [
@@ -57,7 +70,12 @@ export function partsListCsv(rows: readonly PartsRow[], system: UnitSystem): str
         amount(needed),
         spare,
         onShelf === undefined ? '' : amount(onShelf),
+        lowest,
         amount(toBuy),
+        row.price ?? '',
+        row.supplier ?? '',
+        row.place ?? '',
+        row.lot ?? '',
         [...new Set(uses.map(({ whose }) => whose))].join('; '),
       ];
     }),

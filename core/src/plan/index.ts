@@ -7,6 +7,7 @@ export {
   type Use,
   type UsedEnd,
 } from './partsList.js';
+export { inPartsOrder, partsOrders, type PartsGroup, type PartsOrder, type Urgency } from './partsOrder.js';
 export { SPARES_SURE, sparesFor, type Tries } from './spares.js';
 export { toolsList, type ToolsRow } from './toolsList.js';
 export * from './day/index.js';

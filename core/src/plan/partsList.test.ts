@@ -6,7 +6,15 @@ import { noFacts } from '../run/facts/facts.js';
 import type { Facts } from '../run/facts/kinds.js';
 import { aSite, routed } from '../site/aSite.fixture.js';
 import { onSite, survey } from '../site/index.js';
-import { partsList, toolsList, type NeedKind, type PlannedRun, type UsedEnd } from './index.js';
+import {
+  inPartsOrder,
+  partsList,
+  partsOrders,
+  toolsList,
+  type NeedKind,
+  type PlannedRun,
+  type UsedEnd,
+} from './index.js';
 
 const site = aSite();
 const design = onSite(
@@ -126,5 +134,36 @@ describe('the list of tools', () => {
     expect(toolsList([planned()], defaultPractice).every(({ owned }) => owned)).toBe(true);
     const made = ['in.a', 'in.b', 'main.a', 'main.b'].map((endId) => fact({ kind: 'end made', endId }));
     expect(toolsList([planned(made)], defaultPractice)).toEqual([]);
+  });
+});
+
+describe('a shelf with its lowest stock, prices and suppliers', () => {
+  const plug = listOf([planned()]).find(({ kind }) => kind === 'connector');
+  if (!plug) throw new Error('no connector is needed');
+  const shelf = (more: object) =>
+    withShop(catalog, [{ kind: 'stock', data: { id: plug.id, count: 20, matings: 0, ...more } }]);
+  const plugOf = (more: object) => listOf([planned()], shelf(more)).find(({ id }) => id === plug.id);
+
+  // Four ends: with 20 on the shelf nothing is missing; 18 are to stay there, so that 2 and the spares are bought.
+  it('what is to stay there is filled up', () => {
+    expect(plugOf({})?.toBuy).toBe(0);
+    expect(plugOf({ lowest: 18 })?.toBuy).toBe(4 + plug.spare + 18 - 20);
+  });
+
+  it('a purchase in the order of urgency, of suppliers and of runs, each with what it costs', () => {
+    const rows = listOf([planned()], shelf({ lowest: 18, price: 3.5, supplier: 'Harbour stores' }));
+    const urgent = inPartsOrder(rows, 'urgency');
+    const [waits, fills] = ['the work waits for it', 'spare or lowest stock'].map((one) =>
+      urgent.find(({ urgency }) => urgency === one)?.rows.map(({ id }) => id),
+    );
+    expect([waits?.includes(plug.id), fills?.includes(plug.id)]).toEqual([false, true]);
+    const [harbour, nobody] = inPartsOrder(rows, 'supplier');
+    expect([harbour.name, harbour.rows.map(({ id }) => id)]).toEqual(['Harbour stores', [plug.id]]);
+    expect(harbour.cost).toBeCloseTo((2 + plug.spare) * 3.5, 9);
+    expect(nobody.name).toBe('');
+    const own = inPartsOrder(rows, 'run').find(({ name }) => name === design.name);
+    expect(own?.rows.find(({ id }) => id === plug.id)?.needed).toBe(4);
+    for (const order of partsOrders)
+      expect(inPartsOrder(rows, order).flatMap((one) => one.rows).length).toBeGreaterThan(0);
   });
 });

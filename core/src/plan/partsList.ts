@@ -1,4 +1,4 @@
-import { entry, type Catalog } from '../catalog/index.js';
+import { entry, type Catalog, type Stock } from '../catalog/index.js';
 import type { EndOutcome } from '../make/index.js';
 import { factAbout, tubeHistory, type Design, type Facts, type Sheet } from '../run/index.js';
 import type { SiteSheet } from '../site/index.js';
@@ -40,7 +40,15 @@ export interface PartsRow {
   spare: number;
   /** Nothing where nobody has said. */
   onShelf: number | undefined;
+  /** Left on the shelf after the work: fewer are filled up. */
+  lowest: number;
   toBuy: number;
+  /** Of one, in the shop’s money. */
+  price?: number;
+  supplier?: string;
+  /** Where it lies, and of which lot it is. */
+  place?: string;
+  lot?: string;
   uses: Use[];
 }
 
@@ -100,7 +108,9 @@ export function partsList(
       const needed = row.unit === 'm' ? Number(amount.toFixed(2)) : Math.ceil(amount - 1e-9);
       const spare = row.kind === 'connector' ? sparesFor(needed, triesOf(row.id, log)) : 0;
       const onShelf = shelfOf(row, catalog, log);
-      return { ...row, needed, spare, onShelf, toBuy: Math.max(0, needed + spare - (onShelf ?? 0)) };
+      const { lowest = 0, ...known } = shelfEntry(row, catalog);
+      const toBuy = Math.max(0, needed + spare + lowest - (onShelf ?? 0));
+      return { ...row, needed, spare, onShelf, lowest, toBuy, ...known };
     })
     .sort((x, y) => needKinds.indexOf(x.kind) - needKinds.indexOf(y.kind) || (x.name < y.name ? -1 : 1));
 }
@@ -187,6 +197,21 @@ const triesOf = (part: string, log: readonly UsedEnd[]): Tries => {
   const failed = own.filter(({ outcome }) => outcome === 'failed').length;
   return { made: own.length - failed, failed };
 };
+
+/** What the shop knows of it besides how many there are. */
+function shelfEntry(
+  { kind, id }: Pick<PartsRow, 'kind' | 'id'>,
+  catalog: Catalog,
+): Pick<Stock, 'lowest' | 'price' | 'supplier' | 'place' | 'lot'> {
+  if (kind === 'cable') {
+    const price = catalog.cables.get(id)?.costPerM;
+    return price === undefined ? {} : { price };
+  }
+  const { count: _, countedAt: __, matings: ___, id: ____, ...known } = catalog.stock.get(id) ?? NOT_COUNTED;
+  return known;
+}
+
+const NOT_COUNTED: Stock = { id: '', count: 0, matings: 0 };
 
 /** What lies on the shelf of it: reels by their length, all else by its count, less the connectors which were used since. */
 function shelfOf(

@@ -1,4 +1,4 @@
-import { catalog, entry, type Port, type Reel, type ShopEntry } from '@kobran/core';
+import { catalog, entry, type Port, type Reel, type ShopEntry, type Stock } from '@kobran/core';
 
 /** What the crew owns: ports, adapters on the shelf, and what the shipped catalogue does not know. */
 
@@ -29,10 +29,11 @@ const port = (
   },
 });
 
-const stock = (id: string, count: number, matings: number): ShopEntry => ({
+const stock = (id: string, count: number, matings: number, more: Partial<Stock> = {}): ShopEntry => ({
   kind: 'stock',
-  data: { id, count, matings },
+  data: { id, count, matings, ...more },
 });
+const harbour = { supplier: 'Harbour stores, Tarrowmere' };
 
 const { train: _, referencePlane: __, ...nPlug } = entry(catalog.parts, 'n-plug-crimp-10mm');
 
@@ -76,11 +77,11 @@ export const shopShelf: ShopEntry[] = [
   stock('n-jack-to-n-jack', 3, 9),
   stock('sma-plug-to-n-jack', 1, 407),
   stock('n-plug-to-bnc-jack', 1, 22),
-  stock('n-plug-crimp-10mm', 4, 0),
+  stock('n-plug-crimp-10mm', 4, 0, { ...harbour, price: 6.4, lowest: 4, place: 'shelf 3', lot: '2026-07' }),
   stock('n-plug-crimp-5mm', 6, 0),
-  stock('gas-n', 1, 0),
-  stock('support-10mm', 40, 0),
-  stock('rubber38', 2, 0),
+  stock('gas-n', 1, 0, { ...harbour, price: 41, lowest: 1, place: 'cabinet, box of tubes' }),
+  stock('support-10mm', 40, 0, { price: 0.9, place: 'van, left side', supplier: 'Mast yard, Saltpan' }),
+  stock('rubber38', 2, 0, { ...harbour, price: 11.5, lowest: 1, place: 'van, left side' }),
   {
     kind: 'cable',
     data: {

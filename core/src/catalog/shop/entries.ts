@@ -37,6 +37,15 @@ export interface Stock {
   count: number;
   /** When it was counted, ISO 8601: connectors which were used since are off the shelf. */
   countedAt?: string;
+  /** Fewer are filled up with the next purchase. */
+  lowest?: number;
+  /** Of one, in the shop’s money. */
+  price?: number;
+  supplier?: string;
+  /** Shelf, box or van it lies in. */
+  place?: string;
+  /** Production batch; not stated where nobody knows. */
+  lot?: string;
   /** Couplings of the most used of them; 0 where nothing is coupled. */
   matings: number;
 }

@@ -29,6 +29,7 @@ export function OnShelf({
           void put({
             kind: 'stock',
             data: {
+              ...now,
               id,
               matings: now?.matings ?? 0,
               count: Math.max(0, Math.round(counted)),

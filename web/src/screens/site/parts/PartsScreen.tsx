@@ -1,17 +1,16 @@
 import { partsListCsv, routes, type JobDocument } from '@kobran/contract';
 import {
   emptySite,
-  formatLength,
-  needKinds,
+  inPartsOrder,
   partsList,
   toolsList,
-  type NeedKind,
+  type PartsOrder,
   type PartsRow,
   type Site,
   type ToolsRow,
 } from '@kobran/core';
 import { useQuery } from '@tanstack/react-query';
-import { Check, FileDown } from 'lucide-react';
+import { FileDown } from 'lucide-react';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { TopBar } from '../../../frame/TopBar.js';
@@ -21,31 +20,18 @@ import { useCatalog } from '../../../store/Shop.js';
 import { useSiteDraft } from '../../../store/useSiteEditor.js';
 import { Chips } from '../../../ui/Choice.js';
 import { Message } from '../../../ui/Message.js';
-import { usePreferences, useWords } from '../../../ui/Preferences.js';
+import { usePreferences } from '../../../ui/Preferences.js';
 import { saveFile } from '../../../ui/saveFile.js';
 import { SiteTabs } from '../SiteTabs.js';
 import { useSheetOf, useSurveyedRuns } from '../useSiteSheet.js';
-import { OnShelf } from './OnShelf.js';
-
-const kindNames: Record<NeedKind, string> = {
-  cable: 'Cable',
-  connector: 'Connectors',
-  adapter: 'Adapters',
-  arrester: 'Arresters',
-  'gas tube': 'Gas tubes',
-  tape: 'Tape',
-  sleeve: 'Sleeves and boots',
-  'ground kit': 'Ground kits',
-  support: 'Clips and hangers',
-  grip: 'Grips',
-};
+import { PartsTable } from './PartsTable.js';
 
 const orders = [
   ['kind', 'Kind'],
-  ['buy', 'What is to buy first'],
+  ['urgency', 'Urgency'],
+  ['supplier', 'Supplier'],
   ['run', 'Run'],
-] as const;
-type Order = (typeof orders)[number][0];
+] as const satisfies (readonly [PartsOrder, string])[];
 
 /** One list of parts and one of tools, for every run of a site. */
 export function PartsScreen(): ReactNode {
@@ -72,7 +58,7 @@ function PartsOf({ job, drawn }: { job: JobDocument; drawn: Site | undefined }):
   const sheet = useSheetOf(job, site, runs);
   const { data: log } = useQuery({ queryKey: ['ends'], queryFn: () => call(routes.listEnds) });
   const ends = log ?? [];
-  const [order, setOrder] = useState<Order>('kind');
+  const [order, setOrder] = useState<PartsOrder>('kind');
   const rows = partsList(runs, sheet, catalog, ends);
   const tools = toolsList(runs, job.practice);
   return (
@@ -108,9 +94,17 @@ function PartsOf({ job, drawn }: { job: JobDocument; drawn: Site | undefined }):
             <div className="mt-3">
               <Chips legend="Sorted by" value={order} options={orders} onChange={setOrder} />
             </div>
-            {groupsOf(rows, order).map(({ name, rows: some }) => (
-              <PartsTable key={name} name={name} rows={some} byRun={order === 'run'} jobId={job.id} />
+            {inPartsOrder(rows, order).map((group) => (
+              <PartsTable
+                key={group.kind ?? group.urgency ?? group.name}
+                group={group}
+                byRun={order === 'run'}
+                jobId={job.id}
+              />
             ))}
+            {order === 'supplier' && rows.every(({ toBuy }) => toBuy === 0) && (
+              <p className="mt-4 text-muted">Nothing is to be bought.</p>
+            )}
           </>
         )}
         <Tools tools={tools} jobId={job.id} />
@@ -125,105 +119,6 @@ function headline(rows: readonly PartsRow[], tools: readonly ToolsRow[]): string
   if (rows.length === 0) return 'Nothing is needed any more';
   const parts = buy === 0 ? 'Everything is on the shelf' : `${buy} ${buy === 1 ? 'part' : 'parts'} to buy`;
   return missing === 0 ? parts : `${parts}, ${missing} ${missing === 1 ? 'tool' : 'tools'} not in the shop`;
-}
-
-interface Group {
-  name: string;
-  rows: PartsRow[];
-}
-
-/** Three orders of purchase: by what it is, by what is missing, and for one run after another. */
-function groupsOf(rows: readonly PartsRow[], order: Order): Group[] {
-  switch (order) {
-    case 'kind':
-      return needKinds
-        .map((kind) => ({ name: kindNames[kind], rows: rows.filter((row) => row.kind === kind) }))
-        .filter((group) => group.rows.length > 0);
-    case 'buy':
-      return [
-        { name: 'To buy', rows: rows.filter(({ toBuy }) => toBuy > 0) },
-        { name: 'On the shelf', rows: rows.filter(({ toBuy }) => toBuy === 0) },
-      ].filter((group) => group.rows.length > 0);
-    case 'run': {
-      const names = [...new Set(rows.flatMap(({ uses }) => uses.map(({ whose }) => whose)))];
-      return names.map((name) => ({
-        name,
-        rows: rows.flatMap((row) => {
-          const uses = row.uses.filter(({ whose }) => whose === name);
-          return uses.length > 0 ? [{ ...row, uses }] : [];
-        }),
-      }));
-    }
-  }
-}
-
-function PartsTable({ name, rows, byRun, jobId }: Group & { byRun: boolean; jobId: string }): ReactNode {
-  const { units } = usePreferences();
-  const words = useWords();
-  const say = ({ unit }: PartsRow, value: number): string =>
-    unit === 'm' ? formatLength(value, { system: units }) : String(Number(value.toFixed(2)));
-  return (
-    <table className="mt-4 w-full border-collapse text-left">
-      <caption className="pb-1 text-left font-bold">{words(name)}</caption>
-      <thead>
-        <tr className="border-b border-rule text-sm text-muted max-sm:grid max-sm:grid-cols-3">
-          <th className="py-1 pr-3 font-normal max-sm:hidden">Part</th>
-          <th className="w-24 py-1 pr-3 text-right font-normal max-sm:w-auto max-sm:text-left">Needed</th>
-          {!byRun && (
-            <>
-              <th className="hidden w-16 py-1 pr-3 text-right font-normal sm:table-cell">Spare</th>
-              <th className="w-32 py-1 pr-3 text-right font-normal max-sm:w-auto">On the shelf</th>
-              <th className="w-24 py-1 text-right font-normal max-sm:w-auto">To buy</th>
-            </>
-          )}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <tr
-            key={`${row.kind} ${row.id}`}
-            className="border-b border-rule align-top max-sm:grid max-sm:grid-cols-3"
-          >
-            <td className="py-1 pr-3 max-sm:col-span-3 max-sm:pb-0">
-              <span className="font-semibold">{row.name}</span>
-              {!byRun && (
-                <span className="hidden text-sm text-muted sm:block">
-                  {[...new Set(row.uses.map(({ whose }) => whose))].join('; ')}
-                </span>
-              )}
-            </td>
-            <td className="figures py-1 pr-3 text-right whitespace-nowrap max-sm:text-left">
-              {say(row, byRun ? row.uses.reduce((sum, { amount }) => sum + amount, 0) : row.needed)}
-              {row.unit === 'roll' && (byRun ? ' roll' : row.needed === 1 ? ' roll' : ' rolls')}
-            </td>
-            {!byRun && (
-              <>
-                <td className="figures hidden py-1 pr-3 text-right sm:table-cell">
-                  {row.spare > 0 ? row.spare : ''}
-                </td>
-                <td className="figures py-1 pr-3 text-right">
-                  {row.unit === 'm' ? (
-                    <Link className="underline underline-offset-4" to={`/jobs/${jobId}/reels`}>
-                      {row.onShelf === undefined ? 'no reel' : say(row, row.onShelf)}
-                    </Link>
-                  ) : (
-                    <OnShelf id={row.id} name={row.name} count={row.onShelf} />
-                  )}
-                </td>
-                <td className="figures py-1 text-right font-bold whitespace-nowrap">
-                  {row.toBuy > 0 ? (
-                    say(row, row.toBuy)
-                  ) : (
-                    <Check size={18} className="inline text-lake" aria-label="nothing" />
-                  )}
-                </td>
-              </>
-            )}
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
 }
 
 function Tools({ tools, jobId }: { tools: readonly ToolsRow[]; jobId: string }): ReactNode {
