@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import {
   ArrayMaxSize,
+  ArrayMinSize,
   IsArray,
   IsBoolean,
   IsIn,
@@ -79,6 +80,27 @@ export class InspectionMonths implements Partial<Record<core.TapedExposure, numb
   @Months() sheltered?: number;
 }
 
+export class OwnTape implements core.Tape {
+  @Matches(ID, { message: ID_MESSAGE }) id!: string;
+  @IsString() @Length(1, 80) name!: string;
+  @IsIn(['rubber', 'silicone', 'mastic', 'vinyl']) kind!: core.Tape['kind'];
+  @IsNumber(number) @Min(5) @Max(200) widthMm!: number;
+  @IsNumber(number) @Min(0.05) @Max(10) thicknessMm!: number;
+  @IsNumber(number) @Min(0.1) @Max(200) rollM!: number;
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(2)
+  @IsNumber(number, { each: true })
+  @Min(1, { each: true })
+  @Max(5, { each: true })
+  stretch!: readonly [number, number];
+  @IsNumber(number) @Min(-60) @Max(40) lowestC!: number;
+  @IsBoolean() liner!: boolean;
+  @IsBoolean() uv!: boolean;
+  @IsInt() @Min(1) @Max(240) shelfMonths!: number;
+  @IsString() @Length(1, 200) source!: string;
+}
+
 export class Practice implements core.Practice {
   @IsIn(['exact', 'shop']) cutSchool!: 'exact' | 'shop';
   @IsIn(['a little', 'hard']) tapeStretch!: 'a little' | 'hard';
@@ -86,7 +108,10 @@ export class Practice implements core.Practice {
   @IsOptional() @IsIn(core.tapeAdvances) tapeAdvance?: core.TapeAdvance;
   @IsOptional() @IsInt() @Min(1) @Max(6) tapePasses?: number;
   @IsOptional() @IsBoolean() courtesyLayer?: boolean;
-  @IsOptional() @IsIn(core.fusingTapeIds) fusingTape?: core.FusingTapeId;
+  @IsOptional() @Matches(ID, { message: ID_MESSAGE }) fusingTape?: string;
+  @IsOptional() @Matches(ID, { message: ID_MESSAGE }) vinylTape?: string;
+  @IsOptional() @Matches(ID, { message: ID_MESSAGE }) masticTape?: string;
+  @IsOptional() @IsArray() @ArrayMaxSize(20) @AreParts() @Type(() => OwnTape) ownTapes?: OwnTape[];
   @IsOptional() @IsIn(core.sealSystemIds) sealSystem?: core.SealSystemId;
   @IsOptional() @IsPart() @Type(() => InspectionMonths) inspectionMonths?: InspectionMonths;
   @IsInt() @Min(0) @Max(10) remakesPerEnd!: number;

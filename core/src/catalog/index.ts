@@ -53,6 +53,6 @@ export { deviceKinds, directCurrents, usualDevice, type DeviceKind, type InlineD
 export { GAS_TUBE_TOLERANCE, gasTubeVolts, letThroughV } from './arresters.js';
 export type { Arrester } from './arresters.js';
 export { sleeves, type Sleeve } from './sleeves.js';
-export { fusingTapeIds, tapes, type FusingTapeId, type Tape } from './tapes.js';
+export { roleOfTape, tapeFor, tapeRoles, tapes, tapesFor, type Tape, type TapeRole } from './tapes.js';
 export * from './shop/index.js';
 export type { Catalog } from './catalog.js';

@@ -82,14 +82,24 @@ export const tapes = {
   vinyl50: { ...vinyl, id: 'vinyl50', name: 'UV-stable vinyl, 50 mm', widthMm: 50, rollM: 6 },
 } as const satisfies Record<string, Tape>;
 
-export type TapeId = keyof typeof tapes;
+/** What a tape does in a seal: it fuses to itself, stands the sun, or fills. */
+export const tapeRoles = ['fusing', 'vinyl', 'mastic'] as const;
+export type TapeRole = (typeof tapeRoles)[number];
 
-/** Rubber tapes a shop chooses from for its seals. */
-export const fusingTapeIds = [
-  'rubber38',
-  'rubber50',
-  'rubber25',
-  'rubber19',
-  'silicone25',
-] as const satisfies readonly TapeId[];
-export type FusingTapeId = (typeof fusingTapeIds)[number];
+export const roleOfTape = ({ kind }: Pick<Tape, 'kind'>): TapeRole =>
+  kind === 'rubber' || kind === 'silicone' ? 'fusing' : kind;
+
+/** Taken where the shop has not said what lies on its shelf. */
+const usualTapes: Record<TapeRole, Tape> = {
+  fusing: tapes.rubber38,
+  vinyl: tapes.vinyl19,
+  mastic: tapes.mastic63,
+};
+
+/** Tapes for a role: those of the shop first, then the shipped ones. */
+export const tapesFor = (role: TapeRole, own: readonly Tape[] = []): Tape[] =>
+  [...own, ...Object.values<Tape>(tapes)].filter((tape) => roleOfTape(tape) === role);
+
+/** The tape on the shelf for a role; the usual one where the shop has not chosen, or has this one no more. */
+export const tapeFor = (role: TapeRole, id: string | undefined, own: readonly Tape[] = []): Tape =>
+  tapesFor(role, own).find((tape) => tape.id === id) ?? usualTapes[role];

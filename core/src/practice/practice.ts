@@ -1,5 +1,5 @@
 import type { CodeProfile } from '../ground/index.js';
-import type { FusingTapeId } from '../catalog/index.js';
+import { tapeFor, type Tape } from '../catalog/index.js';
 import {
   usualInspectionMonths,
   type SealMethod,
@@ -39,8 +39,14 @@ export interface Practice {
   tapePasses?: number;
   /** A layer of vinyl, sticky side out, under everything, so that it comes off again. */
   courtesyLayer?: boolean;
-  /** The fusing tape on the shelf; not stated, rubber of 38 mm. */
-  fusingTape?: FusingTapeId;
+  /** The fusing tape on the shelf, shipped or own; not stated, rubber of 38 mm. */
+  fusingTape?: string;
+  /** The UV-stable vinyl; not stated, of 19 mm. */
+  vinylTape?: string;
+  /** The mastic; not stated, of 63 mm. */
+  masticTape?: string;
+  /** Tapes which the shop has besides the shipped ones. */
+  ownTapes?: Tape[];
   /** How joints are sealed where nobody says otherwise; not stated, rubber and vinyl. */
   sealSystem?: SealSystemId;
   /** Months until a seal is looked at again; those not stated are as everywhere. */
@@ -89,14 +95,21 @@ export const sealMethod = ({
   tapeAdvance = 'along the axis',
   tapePasses,
   courtesyLayer = false,
-  fusingTape = 'rubber38',
+  fusingTape,
+  vinylTape,
+  masticTape,
+  ownTapes,
 }: Practice): SealMethod => ({
   stretch: tapeStretch,
   lap: tapeLap,
   advance: tapeAdvance,
   passes: tapePasses,
   courtesy: courtesyLayer,
-  fusing: fusingTape,
+  tapes: {
+    fusing: tapeFor('fusing', fusingTape, ownTapes),
+    vinyl: tapeFor('vinyl', vinylTape, ownTapes),
+    mastic: tapeFor('mastic', masticTape, ownTapes),
+  },
 });
 
 /** Months until a seal in such a place is looked at again. */

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { sleeves, tapes, type Tape } from '../catalog/index.js';
+import { sleeves, tapes, tapesFor, type Tape } from '../catalog/index.js';
+import { defaultPractice, sealMethod, type Practice } from '../practice/index.js';
 import {
   growth,
   inspectionDue,
@@ -31,7 +32,7 @@ const usual: SealMethod = {
   advance: 'along the axis',
   passes: undefined,
   courtesy: false,
-  fusing: 'rubber38',
+  tapes: { fusing: tapes.rubber38, vinyl: tapes.vinyl19, mastic: tapes.mastic63 },
 };
 function planned(id: SealSystemId, over: Partial<SealMethod> = {}, of: SealObject = object): SealPlan {
   const plan = sealSystem(id).plan(of, { ...usual, ...over });
@@ -180,7 +181,7 @@ describe('rubber and vinyl', () => {
   });
 
   it('silicone stands the sun and the frost by itself', () => {
-    const plan = planned('rubber and vinyl', { fusing: 'silicone25' });
+    const plan = planned('rubber and vinyl', { tapes: { ...usual.tapes, fusing: tapes.silicone25 } });
     expect(passes(plan, 'vinyl')).toEqual([]);
     expect(plan.lowestC).toBe(-40);
   });
@@ -269,4 +270,35 @@ describe('looking again', () => {
     ['2027-08-31T10:00:00.000Z', 6, '2028-02-29'],
     ['2026-12-31T23:00:00.000Z', 12, '2027-12-31'],
   ])('%s and %d months', (at, months, day) => expect(inspectionDue(at, months).slice(0, 10)).toBe(day));
+});
+
+describe('tapes of the shop', () => {
+  const own: Tape = {
+    ...tapes.rubber38,
+    id: 'stiff',
+    name: 'stiff rubber, 30 mm',
+    widthMm: 30,
+    stretch: [1, 1.2],
+  };
+  const practice: Practice = {
+    ...defaultPractice,
+    tapeStretch: 'hard',
+    ownTapes: [own],
+    fusingTape: 'stiff',
+  };
+
+  it('are taken with their own width and stretch; one that is gone gives way to the usual one', () => {
+    const [rubber] = planned('rubber and vinyl', sealMethod(practice)).layers;
+    // Hard would be 1.8 times; it takes 1.2. Its width shrinks with the stretch: w/√s.
+    expect(rubber.tape?.stretch).toBe(1.2);
+    expect(rubber.tape?.widthM).toBeCloseTo(0.03 / Math.sqrt(1.2), 9);
+    expect(sealMethod({ ...practice, ownTapes: [] }).tapes.fusing.id).toBe('rubber38');
+  });
+
+  it('are offered for what they do', () => {
+    expect(tapesFor('fusing', [own])[0]).toBe(own);
+    expect(tapesFor('vinyl', [own])).not.toContain(own);
+    // A vinyl never fuses, whatever the practice says.
+    expect(sealMethod({ ...practice, fusingTape: 'vinyl19' }).tapes.fusing.id).toBe('rubber38');
+  });
 });

@@ -1,5 +1,4 @@
 import prand from 'pure-rand';
-import { tapes } from '../catalog/index.js';
 import { shuffled } from '../chance/index.js';
 import { formatLength, type UnitSystem } from '../quantity/index.js';
 import {
@@ -73,7 +72,7 @@ const topics: Record<string, (exposure: TapedExposure, method: SealMethod, syste
           'The nut is the smallest part of the way in; the jackets are the edge that has to seal.',
         ],
       ],
-      reason: `It runs out on both jackets by one width of the tape, ${formatLength(tapes[method.fusing].widthMm / 1000, { system })}.`,
+      reason: `It runs out on both jackets by one width of the tape, ${formatLength(method.tapes.fusing.widthMm / 1000, { system })}.`,
     };
   },
   layers: (exposure) => ({

@@ -12,12 +12,12 @@ export const mastic: SealSystem = {
   places: ['outdoor', 'salt', 'ice'],
   slidOnBefore: false,
   years: 15,
-  plan: (object, { advance }) => {
-    const { mastic63, vinyl19, vinyl50 } = tapes;
+  plan: (object, { advance, tapes: { vinyl, mastic: filler } }) => {
+    const { vinyl50 } = tapes;
     const beyondM = widthM(vinyl50) / 2;
     return new Layers(object)
-      .tape('Under layer of vinyl', vinyl19, { ...vinylMethod, advance, beyondM })
-      .tape('Mastic', mastic63, {
+      .tape('Under layer of vinyl', vinyl, { ...vinylMethod, advance, beyondM })
+      .tape('Mastic', filler, {
         stretch: 1,
         lap: MASTIC_LAP,
         advance: 'along the axis',

@@ -1,4 +1,3 @@
-import { tapes } from '../../catalog/index.js';
 import { Layers, type TapedExposure } from '../plan.js';
 import { lapOf, stretchOf } from '../tape.js';
 import { vinylMethod, widthM, type SealSystem } from './system.js';
@@ -13,13 +12,12 @@ export const rubberAndVinyl: SealSystem = {
   places: ['sheltered', 'outdoor', 'salt', 'ice'],
   slidOnBefore: false,
   years: 10,
-  plan: (object, { stretch, lap, advance, passes, courtesy, fusing }) => {
-    const rubber = tapes[fusing];
-    const { vinyl19 } = tapes;
+  plan: (object, { stretch, lap, advance, passes, courtesy, tapes }) => {
+    const { fusing: rubber, vinyl } = tapes;
     const beyondM = widthM(rubber);
     const layers = new Layers(object);
     if (courtesy)
-      layers.tape('Courtesy layer', vinyl19, {
+      layers.tape('Courtesy layer', vinyl, {
         ...vinylMethod,
         advance,
         beyondM: beyondM / 2,
@@ -27,14 +25,14 @@ export const rubberAndVinyl: SealSystem = {
       });
     layers.tape('Rubber', rubber, {
       passes: passes ?? passesFor[object.exposure],
-      stretch: Math.max(stretchOf[stretch], rubber.stretch[0]),
+      stretch: Math.min(Math.max(stretchOf[stretch], rubber.stretch[0]), rubber.stretch[1]),
       lap: lapOf[lap],
       advance,
       beyondM,
     });
     // One which stands the sun by itself needs nothing over it.
     if (!rubber.uv)
-      layers.tape('UV layer', vinyl19, { ...vinylMethod, advance, beyondM: beyondM + widthM(vinyl19) });
+      layers.tape('UV layer', vinyl, { ...vinylMethod, advance, beyondM: beyondM + widthM(vinyl) });
     return layers.plan(6, `${lap === 'half' ? 'half' : 'two-thirds'} lap ${advance}, constant volume`);
   },
 };

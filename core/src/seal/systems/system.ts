@@ -1,4 +1,4 @@
-import type { FusingTapeId, Sleeve, Tape } from '../../catalog/index.js';
+import type { Sleeve, Tape, TapeRole } from '../../catalog/index.js';
 import type { SealObject, SealPlan, TapedExposure } from '../plan.js';
 import type { TapeAdvance, TapeLap, TapeStretch } from '../tape.js';
 
@@ -20,7 +20,8 @@ export interface SealMethod {
   passes: number | undefined;
   /** First of all a layer of vinyl, sticky side out, so that the seal comes off again. */
   courtesy: boolean;
-  fusing: FusingTapeId;
+  /** What lies on the shelf for each role. */
+  tapes: Record<TapeRole, Tape>;
 }
 
 /** One system of sealing a joint: a file, and a line in the list. */

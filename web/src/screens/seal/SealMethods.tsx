@@ -1,8 +1,15 @@
-import { fusingTapeIds, sealSystems, tapes, type Practice } from '@kobran/core';
+import { sealMethod, sealSystems, tapesFor, type Practice } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { Choice, Methods } from '../../ui/Choice.js';
 import { schoolsOfLap, schoolsOfTape } from '../../ui/schools.js';
+import { OwnTapes } from './OwnTapes.js';
 import { Tick } from '../../ui/Tick.js';
+
+const tapeChoices = [
+  { role: 'fusing', key: 'fusingTape', label: 'Fusing tape on the shelf' },
+  { role: 'vinyl', key: 'vinylTape', label: 'UV vinyl on the shelf' },
+  { role: 'mastic', key: 'masticTape', label: 'Mastic on the shelf' },
+] as const;
 
 /** How the shop seals; a joint may differ. */
 export function SealMethods({
@@ -24,12 +31,15 @@ export function SealMethods({
           options={sealSystems.map(({ id, name }) => ({ value: id, label: name }))}
           onChange={(to) => onChange({ sealSystem: sealSystems.find(({ id }) => id === to)?.id })}
         />
-        <Choice
-          label="Fusing tape on the shelf"
-          value={practice.fusingTape ?? 'rubber38'}
-          options={fusingTapeIds.map((id) => ({ value: id, label: tapes[id].name }))}
-          onChange={(to) => onChange({ fusingTape: fusingTapeIds.find((id) => id === to) })}
-        />
+        {tapeChoices.map(({ role, key, label }) => (
+          <Choice
+            key={role}
+            label={label}
+            value={sealMethod(practice).tapes[role].id}
+            options={tapesFor(role, practice.ownTapes).map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={(id) => onChange({ [key]: id })}
+          />
+        ))}
         <Methods
           label="How hard the rubber is stretched"
           value={practice.tapeStretch}
@@ -68,6 +78,7 @@ export function SealMethods({
           onChange={(courtesyLayer) => onChange({ courtesyLayer })}
         />
       </div>
+      <OwnTapes tapes={practice.ownTapes ?? []} onChange={(ownTapes) => onChange({ ownTapes })} />
     </details>
   );
 }

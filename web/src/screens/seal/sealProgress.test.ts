@@ -1,4 +1,11 @@
-import { sealSteps, sealSystem, type SealStep, type WrapSheet } from '@kobran/core';
+import {
+  defaultPractice,
+  sealMethod,
+  sealSteps,
+  sealSystem,
+  type SealStep,
+  type WrapSheet,
+} from '@kobran/core';
 import { describe, expect, it } from 'vitest';
 import {
   backOne,
@@ -20,7 +27,7 @@ const plan = system.plan(
     advance: 'along the axis',
     passes: undefined,
     courtesy: false,
-    fusing: 'rubber38',
+    tapes: sealMethod(defaultPractice).tapes,
   },
 );
 if (!plan) throw new Error('tape fits everything');
