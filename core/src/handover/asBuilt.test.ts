@@ -18,6 +18,7 @@ const built = (
   catalog,
   log: { head: chained(facts).at(-1) ?? EMPTY_LOG, entries: facts.length },
   birth: undefined,
+  height: undefined,
   pictures,
 });
 const options = { units: 'metric', forCustomer: false, day: (at: string) => at.slice(0, 10) } as const;
@@ -57,7 +58,13 @@ describe('the as-built of a run', () => {
   });
 
   it('a birth record with a perfect match in it is drawn within its frame', () => {
-    const birth = { name: 'first', at: '', frequencyHz: [1e6, 2e6, 3e6], returnLossDb: [20, Infinity, 14] };
+    const birth = {
+      name: 'first',
+      at: '',
+      frequencyHz: [1e6, 2e6, 3e6],
+      returnLossDb: [20, Infinity, 14],
+      echo: undefined,
+    };
     const drawings = asBuiltRun({ ...built([]), birth }, options).filter((block) => block.kind === 'drawing');
     expect(drawings).toHaveLength(2);
     for (const { shapes, heightMm, says } of drawings) {

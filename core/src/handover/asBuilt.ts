@@ -21,7 +21,8 @@ import type { Practice } from '../practice/index.js';
 import { photoBlocks, type PrintedPicture } from './photoBlocks.js';
 import type { Block } from './report.js';
 import { rulerDrawing } from './rulerDrawing.js';
-import { sweepDrawing, type PrintedSweep } from './sweepDrawing.js';
+import { sealDrawing } from './sealDrawing.js';
+import { echoDrawing, sweepDrawing, type PrintedSweep } from './sweepDrawing.js';
 
 /** A run with all that its as-built says. */
 export interface BuiltRun {
@@ -34,6 +35,8 @@ export interface BuiltRun {
   log: { head: string; entries: number };
   /** The first accepted proof of the whole run. */
   birth: PrintedSweep | undefined;
+  /** Its elevation, where it lies on a site. */
+  height: Block | undefined;
   /** Of the photos in its log, by their ids. */
   pictures: ReadonlyMap<string, PrintedPicture>;
 }
@@ -61,9 +64,8 @@ export function asBuiltRun(run: BuiltRun, options: ReportOptions, newPage = fals
     ...figuresTable(run, options),
     ...endsTable(run, options),
     ...readingsTable(run, options),
-    ...(run.birth
-      ? [{ kind: 'heading' as const, level: 2 as const, text: 'Birth record' }, sweepDrawing(run.birth)]
-      : []),
+    ...(run.height ? [heading('Along its route'), run.height] : []),
+    ...birthRecord(run, options),
     ...sealTable(run, options),
     ...groundTable(run, options),
     ...photos(run, options),
@@ -73,6 +75,36 @@ export function asBuiltRun(run: BuiltRun, options: ReportOptions, newPage = fals
   ];
   return options.forCustomer ? blocks.map(withoutNames(run)) : blocks;
 }
+
+/** The first accepted proof: return loss, and what came back from where. */
+function birthRecord({ birth }: BuiltRun, { units }: ReportOptions): Block[] {
+  if (!birth) return [];
+  const { echo } = birth;
+  return [
+    heading('Birth record'),
+    sweepDrawing(birth),
+    ...(echo && echo.distanceM.length > 1
+      ? [
+          echoDrawing(echo, units),
+          {
+            kind: 'table' as const,
+            head: ['Echo from', 'At', 'Comes back there'],
+            rows: echo.peaks
+              .slice(0, MAX_PEAKS)
+              .map(({ name, distanceM, returnLossDb }) => [
+                name,
+                formatLength(distanceM, { system: units }),
+                `${returnLossDb.toFixed(1)} dB below all`,
+              ]),
+            widths: [90, 40, 50],
+          },
+        ]
+      : []),
+  ];
+}
+
+/** Weaker ones nobody compares with. */
+const MAX_PEAKS = 6;
 
 /** What was typed may name somebody too: a customer reads of the crew. */
 function withoutNames({ facts, practice }: BuiltRun): (block: Block) => Block {
@@ -179,7 +211,7 @@ function readingsTable({ sheet }: BuiltRun, { units, forCustomer, day }: ReportO
       ];
 }
 
-function sealTable({ facts, sheet }: BuiltRun, { forCustomer, day }: ReportOptions): Block[] {
+function sealTable({ facts, sheet }: BuiltRun, { units, forCustomer, day }: ReportOptions): Block[] {
   const rows = sheet.wraps.map(({ jointId, jointIds, name, zone, system, sealed, inspectionDue }) => {
     const fact = newest(
       factsOf(facts, 'sealed').filter((one) => jointIds.includes(one.jointId) || one.with?.includes(jointId)),
@@ -204,6 +236,7 @@ function sealTable({ facts, sheet }: BuiltRun, { forCustomer, day }: ReportOptio
           rows,
           widths: [20, 22, 56, 52, 30],
         },
+        ...sheet.wraps.flatMap((wrap) => (wrap.sealed ? (sealDrawing(wrap, units) ?? []) : [])),
       ];
 }
 

@@ -2,6 +2,8 @@ import { formatFigure } from '../quantity/index.js';
 import type { Site, SiteSheet } from '../site/index.js';
 import { asBuiltRun, type BuiltRun, type ReportOptions } from './asBuilt.js';
 import { inspectionsOf } from './inspections.js';
+import { groundDrawing } from './groundDrawing.js';
+import { planDrawing } from './planDrawing.js';
 import { photoBlocks, type PrintedPicture } from './photoBlocks.js';
 import type { Block } from './report.js';
 
@@ -50,6 +52,7 @@ export function asBuiltSite(
       text: site.name,
       under: [site.where, `${runs.length} ${runs.length === 1 ? 'run' : 'runs'}`],
     },
+    ...[planDrawing(site.site, units) ?? []].flat(),
     ...(schedule.length === 0
       ? []
       : ([
@@ -66,6 +69,7 @@ export function asBuiltSite(
       : ([
           { kind: 'heading', level: 2, text: 'Ground' },
           { kind: 'text', text: site.sheet.groundHeadline },
+          ...[groundDrawing(site.sheet, units) ?? []].flat(),
           {
             kind: 'table',
             head: ['Conductor', 'Length', 'Size', 'Joined', 'Read'],

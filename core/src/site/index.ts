@@ -99,3 +99,4 @@ export { FRICTION, pullAlong, pullLimit, weightNPerM, type Pull } from './way/pu
 export { checkPicture, pictureToPlan } from './document/planPicture.js';
 export type { KnownPlace, PictureToPlan, PlanPicture } from './document/planPicture.js';
 export { HEIGHT_M } from './snags/atHeight.js';
+export { NODE_PX, oneLine, type OneLine } from './ground/oneLine.js';

@@ -2,20 +2,25 @@ import { cableScheduleCsv, partsListCsv, supportListCsv, traceOf, type AsBuiltQu
 import {
   asBuiltRun,
   asBuiltSite,
+  birthEcho,
   emptySite,
   factAbout,
   factsOf,
+  heightDrawing,
+  heightProfile,
   inspectionsOf,
   magnitudes,
   partsList,
   photosOf,
   placeNames,
+  routeMarks,
   returnLossDb,
   siteGeoJson,
   survey,
   writeTouchstone,
   type BuiltRun,
   type Catalog,
+  type Design,
   type Inspection,
   type PrintedPicture,
   type PrintedSweep,
@@ -68,7 +73,7 @@ export class HandoverService implements OnModuleDestroy {
   }
 
   async runAsBuilt(runId: string, query: AsBuiltQuery): Promise<Buffer> {
-    const run = await this.openedRun(runId);
+    const run = await this.openedRun(runId, query);
     const options = optionsOf(query);
     return this.drawn({
       title: `As built, ${run.design.name}`,
@@ -78,7 +83,7 @@ export class HandoverService implements OnModuleDestroy {
   }
 
   async siteAsBuilt(jobId: string, query: AsBuiltQuery): Promise<Buffer> {
-    return this.siteDocument(await this.openedJob(jobId), query);
+    return this.siteDocument(await this.openedJob(jobId, query), query);
   }
 
   /** Inspections of a job as a calendar. */
@@ -89,7 +94,7 @@ export class HandoverService implements OnModuleDestroy {
 
   /** Everything of a job in one file; any Kobran imports it again by the job file in it. */
   async archive(jobId: string, query: AsBuiltQuery): Promise<{ name: string; bytes: Buffer }> {
-    const job = await this.openedJob(jobId);
+    const job = await this.openedJob(jobId, query);
     const { units = 'metric' } = query;
     const { text } = await this.files.export(jobId);
     let file = '';
@@ -129,10 +134,10 @@ export class HandoverService implements OnModuleDestroy {
     return (await this.facts.ends()).map(({ part, outcome, at }) => ({ part, outcome, at }));
   }
 
-  private async openedJob(jobId: string): Promise<OpenedJob> {
+  private async openedJob(jobId: string, query: AsBuiltQuery = {}): Promise<OpenedJob> {
     const job = await this.jobs.read(jobId);
     const runs: OpenedRun[] = [];
-    for (const { id } of job.runs) runs.push(await this.openedRun(id));
+    for (const { id } of job.runs) runs.push(await this.openedRun(id, query));
     const site = job.place?.site ?? emptySite;
     const [{ catalog }] = runs.length > 0 ? runs : [{ catalog: await this.sheets.catalog() }];
     const surveyed = runs.map((run) => ({
@@ -154,8 +159,9 @@ export class HandoverService implements OnModuleDestroy {
     };
   }
 
-  private async openedRun(id: string): Promise<OpenedRun> {
-    const { run, practice, sheet, catalog } = await this.sheets.sheetOf(id);
+  private async openedRun(id: string, { units = 'metric' }: AsBuiltQuery): Promise<OpenedRun> {
+    const { run, practice, sheet, catalog, place } = await this.sheets.sheetOf(id);
+    const profile = place && heightProfile(run.design, place);
     const log = await this.facts.log(id);
     return {
       id,
@@ -165,7 +171,16 @@ export class HandoverService implements OnModuleDestroy {
       practice,
       catalog,
       log: { head: log.head, entries: log.facts.length },
-      birth: await this.birthOf(id),
+      birth: await this.birthOf(id, run.design, catalog),
+      height:
+        place && profile
+          ? heightDrawing(
+              profile,
+              routeMarks(profile, { design: run.design, sheet, runId: id }, place, catalog),
+              sheet.totalM,
+              units,
+            )
+          : undefined,
       pictures: await this.printed(
         run.jobId,
         photosOf(run.facts).map(({ pictureId }) => pictureId),
@@ -179,13 +194,19 @@ export class HandoverService implements OnModuleDestroy {
   }
 
   /** The birth record of the whole run, else of one of its cables. */
-  private async birthOf(runId: string): Promise<PrintedSweep | undefined> {
+  private async birthOf(runId: string, design: Design, catalog: Catalog): Promise<PrintedSweep | undefined> {
     const births = (await this.traces.list(runId)).filter(({ birth }) => birth);
     const chosen = births.find(({ pieceId }) => pieceId === '') ?? births.at(0);
     if (!chosen) return undefined;
     const kept = await this.traces.read(runId, chosen.id);
     const { frequencyHz, s } = traceOf(kept);
-    return { name: kept.name, at: kept.at, frequencyHz, returnLossDb: magnitudes(s.s11).map(returnLossDb) };
+    return {
+      name: kept.name,
+      at: kept.at,
+      frequencyHz,
+      returnLossDb: magnitudes(s.s11).map(returnLossDb),
+      echo: birthEcho(design, catalog, { pieceId: kept.pieceId, far: kept.far, frequencyHz, s11: s.s11 }),
+    };
   }
 
   private async drawn(report: Report): Promise<Buffer> {

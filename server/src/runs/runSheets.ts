@@ -1,5 +1,5 @@
 import type { RunDocument } from '@kobran/contract';
-import { evaluate, onSite, type Catalog, type Practice, type Sheet } from '@kobran/core';
+import { evaluate, onSite, type Catalog, type Practice, type Sheet, type Site } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { PracticeService } from '../practice/practice.service.js';
 import { ShopService } from '../shop/shop.service.js';
@@ -13,6 +13,8 @@ export interface OpenedRun {
   jobName: string;
   practice: Practice;
   sheet: Sheet;
+  /** The place in which the run lies. */
+  place: Site | undefined;
 }
 
 /** The one place of the server where a run is evaluated: the API, the reports and the browser say the same. */
@@ -39,6 +41,6 @@ export class RunSheets {
     ]);
     const run = { ...read, design: onSite(read.design, place?.site) };
     const sheet = evaluate(run.design, catalog, { facts: run.facts, practice });
-    return { run, catalog, jobName, practice, sheet };
+    return { run, catalog, jobName, practice, sheet, place: place?.site };
   }
 }

@@ -1,8 +1,16 @@
-import { formatFigure, type GroundSheet, type NodeSheet, type SiteSnag, type UnitSystem } from '@kobran/core';
+import {
+  formatFigure,
+  NODE_PX,
+  oneLine,
+  type GroundSheet,
+  type NodeSheet,
+  type OneLine,
+  type SiteSnag,
+  type UnitSystem,
+} from '@kobran/core';
 import { curveBumpX, line } from 'd3';
 import { useMemo, type ReactNode } from 'react';
 import { usePreferences } from '../../../ui/Preferences.js';
-import { NODE_PX, oneLine, type OneLine } from './oneLine.js';
 
 interface Props {
   ground: GroundSheet;

@@ -1,5 +1,26 @@
-import { Graph, layout, type EdgeLabel, type GraphLabel, type NodeLabel } from '@dagrejs/dagre';
-import type { BondSheet, GroundSheet, SiteSnag } from '@kobran/core';
+import * as dagre from '@dagrejs/dagre';
+import type { SiteSnag } from '../sheet.js';
+import type { BondSheet, GroundSheet } from './groundSheet.js';
+
+interface Size {
+  width: number;
+  height: number;
+}
+type Label = Size & { labelpos: 'c' };
+
+/** As much of a graph as is used here: the library’s own types do not resolve by Node.js’s rules for modules. */
+interface LayoutGraph {
+  setGraph: (how: object) => void;
+  setNode: (id: string, size: Size) => void;
+  setEdge: (from: string, to: string, label: Label, name: string) => void;
+  node: (id: string) => Partial<Spot>;
+  edge: (one: { v: string; w: string; name: string }) => Partial<Spot> & { points?: Spot[] };
+  graph: () => Partial<Size>;
+}
+const { Graph, layout } = dagre as unknown as {
+  Graph: new (options: { multigraph: boolean }) => LayoutGraph;
+  layout: (graph: LayoutGraph) => void;
+};
 
 /** Boxes and labels of the one-line drawing, px. */
 export const NODE_PX = { width: 130, height: 40 };
@@ -12,23 +33,28 @@ export interface Gap {
   to: string;
 }
 
+interface Spot {
+  x: number;
+  y: number;
+}
+
 export interface PlacedLine {
   id: string;
-  points: { x: number; y: number }[];
-  label: { x: number; y: number };
+  points: Spot[];
+  label: Spot;
 }
 
 export interface OneLine {
   width: number;
   height: number;
   /** Middles of the boxes. */
-  nodes: Map<string, { x: number; y: number }>;
+  nodes: Map<string, Spot>;
   bonds: (PlacedLine & { sheet: BondSheet })[];
   gaps: (PlacedLine & { gap: Gap })[];
 }
 
 /** Conductors which would join what is tied to nothing. */
-export const gapsOf = (snags: readonly SiteSnag[]): Gap[] =>
+const gapsOf = (snags: readonly SiteSnag[]): Gap[] =>
   snags.flatMap((snag) =>
     snag.rule !== 'ground-island'
       ? []
@@ -43,7 +69,7 @@ export const gapsOf = (snags: readonly SiteSnag[]): Gap[] =>
 
 /** Lays the ground out from where a surge comes in, left, to the electrodes, right, with as few crossings as can be. */
 export function oneLine({ nodes, bonds }: GroundSheet, snags: readonly SiteSnag[]): OneLine {
-  const graph = new Graph<GraphLabel, NodeLabel, EdgeLabel>({ multigraph: true });
+  const graph = new Graph({ multigraph: true });
   graph.setGraph({ rankdir: 'LR', nodesep: 12, ranksep: 12, edgesep: 8, marginx: 8, marginy: 16 });
   const far = new Map(
     nodes.map(({ id, path, tied, isElectrode }) => [id, isElectrode ? 0 : tied ? path.length : 50]),
