@@ -5,8 +5,35 @@ import { TEXT_WIDTH_MM, type Block } from './report.js';
 
 const MAX_HEIGHT_MM = 110;
 const MARGIN_MM = 8;
-/** Names nearer than this to one that stands are left out: the schedule has them, mm. */
+/** Of a name in 7 pt; one which finds no free corner is left out, since the schedule has it. */
 const NAME = { widthMm: 26, heightMm: 3 };
+const LETTER_MM = 1.35;
+/** Where a name may stand beside its point: to the right or left of it, below or above. */
+const CORNERS = [
+  [true, false],
+  [true, true],
+  [false, false],
+  [false, true],
+] as const;
+
+/** A name on paper, from its upper left corner, mm. */
+interface Spot {
+  x: number;
+  y: number;
+  width: number;
+}
+
+const isBeside = (one: Spot, other: Spot): boolean =>
+  one.x < other.x + other.width && other.x < one.x + one.width && Math.abs(one.y - other.y) < NAME.heightMm;
+
+/** Does a line run through a name? Looked at in steps of half a millimetre. */
+function isCrossed({ x, y, width }: Spot, line: { x: number; y: number; toX: number; toY: number }): boolean {
+  const steps = Math.ceil(Math.hypot(line.toX - line.x, line.toY - line.y) * 2) + 1;
+  return Array.from({ length: steps + 1 }, (_, k) => k / steps).some((share) => {
+    const [atX, atY] = [line.x + (line.toX - line.x) * share, line.y + (line.toY - line.y) * share];
+    return atX > x && atX < x + width && atY > y && atY < y + NAME.heightMm;
+  });
+}
 
 /** A site from above, north up: its ways and points to scale. */
 export function planDrawing(site: Site, units: UnitSystem): Block | undefined {
@@ -34,13 +61,22 @@ export function planDrawing(site: Site, units: UnitSystem): Block | undefined {
       what: `way ${way.id}`,
     })),
   );
-  const named: { x: number; y: number }[] = [];
+  const segments = ways.flatMap((shape) => (shape.kind === 'line' ? [shape] : []));
+  const named: Spot[] = [];
   const points = site.points.flatMap(({ id, name, xM, yM }): Shape[] => {
     const at = { x: x(xM), y: y(yM) };
-    const isFree = named.every(
-      (one) => Math.abs(one.x - at.x) > NAME.widthMm || Math.abs(one.y - at.y) > NAME.heightMm,
+    const width = Math.min(NAME.widthMm + MARGIN_MM, name.length * LETTER_MM);
+    const spot = CORNERS.map(([right, down]) => ({
+      x: right ? at.x + 1.4 : at.x - 1.4 - width,
+      y: down ? at.y + 0.6 : at.y - NAME.heightMm - 0.6,
+      width,
+    })).find(
+      (one) =>
+        one.x >= 0 &&
+        !named.some((other) => isBeside(one, other)) &&
+        !segments.some((segment) => isCrossed(one, segment)),
     );
-    if (isFree) named.push(at);
+    if (spot) named.push(spot);
     return [
       {
         kind: 'box',
@@ -51,18 +87,7 @@ export function planDrawing(site: Site, units: UnitSystem): Block | undefined {
         fill: 'ink',
         what: `point ${id}`,
       },
-      ...(isFree
-        ? [
-            {
-              kind: 'text' as const,
-              x: at.x + 1.4,
-              y: at.y - NAME.heightMm,
-              width: NAME.widthMm + MARGIN_MM,
-              sizePt: 7,
-              text: name,
-            },
-          ]
-        : []),
+      ...(spot ? [{ kind: 'text' as const, ...spot, width: spot.width + 4, sizePt: 7, text: name }] : []),
     ];
   });
   const heightMm = 2 * MARGIN_MM + heightM * scale + 6;

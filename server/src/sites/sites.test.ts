@@ -263,7 +263,9 @@ describe('a run in a site', () => {
     const file = (await api().get(`/api/jobs/${brackwater.id}/file`)).body as { place: Site };
     // A file calls its runs by their order; each has an id of its own once it is imported.
     const names = new Map(brackwater.runs.map(({ id }, k) => [id, runInFile(k)]));
-    expect(file.place).toEqual(brackwater.place && renameRuns(brackwater.place, names));
+    // The demo puts its photos in where it is seeded.
+    const { photos: _, ...place } = file.place;
+    expect(place).toEqual(brackwater.place && renameRuns(brackwater.place, names));
     const back = (await api().post('/api/jobs/import').send(file).expect(201)).body as JobDocument;
     const ids = new Map(back.runs.map(({ id }, k) => [runInFile(k), id]));
     expect(back.place).toEqual({ version: 1, site: renameRuns(file.place, ids) });
