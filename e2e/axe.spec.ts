@@ -56,6 +56,7 @@ const screens: [name: string, path: string][] = [
   ['ground', `${demo.hf}/ground`],
   ['tube card', `${demo.uhf}/ground/tube/arrester`],
   ['seal', `${demo.vhf}/seal`],
+  ['visit', `${demo.vhf}/visit?at=main`],
   ['day', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/day'],
   ['hand over of a site', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/handover'],
   ['day sheet', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/day/Petrok'],

@@ -435,7 +435,7 @@ test('one list of parts for the site: the shelf is counted, what is to buy follo
   const downloading = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as CSV' }).click();
   const text = await readFile(await (await downloading).path(), 'utf8');
-  expect(text).toContain('support,clip or hanger for 6 mm,12,0,5,7,');
+  expect(text).toContain('support,clip or hanger for 6 mm,12,0,5,0,7,');
   await page.getByText('Run', { exact: true }).click();
   await expect(page.getByRole('table', { name: 'UHF link, hut to yagi', exact: true })).toBeVisible();
 });

@@ -19,6 +19,8 @@ test('two tabs on one run: nothing is lost, one is chosen, undo brings the other
   baseURL,
   site,
 }) => {
+  // Nobody is told in time: both change the same at the same moment.
+  await context.route('**/api/changes', (asked) => asked.abort());
   const [one, two] = [await context.newPage(), await context.newPage()];
   for (const tab of [one, two]) await tab.goto(`${baseURL}${(await site('vhf')).path}/plan?at=service`);
   const nameIn = (tab: typeof one) => tab.getByLabel('Name of the run');
@@ -93,6 +95,32 @@ alone(
     expect(facts.filter(({ kind }) => kind === 'note')).toHaveLength(3);
   },
 );
+
+// Two browsers which share nothing but the server: what one does, the other shows within two seconds.
+test('what somebody else does is shown without asking', async ({ browser, baseURL, site, shared }) => {
+  const { path } = await site('vhf');
+  const person = async (screen: string) => {
+    const page = await (await browser.newContext()).newPage();
+    const listens = page.waitForRequest((request) => request.url().endsWith('/api/changes'));
+    await page.goto(`${baseURL}${path}/${screen}`);
+    await listens;
+    return page;
+  };
+  const [one, two] = [await person('plan?at=service'), await person('handover')];
+  await one.getByLabel('Name of the run').fill('Renamed by somebody else');
+  await one.getByLabel('Name of the run').press('Enter');
+  await saved(one);
+  await expect(two.getByText('Renamed by somebody else').first()).toBeVisible({ timeout: 2_000 });
+  await shared.ask('POST', `/api${path}/facts`, {
+    id: crypto.randomUUID(),
+    kind: 'note',
+    about: '',
+    text: 'the gate code has changed',
+    by: 'Hedra',
+    at: new Date().toISOString(),
+  });
+  await expect(two.getByText('the gate code has changed')).toBeVisible({ timeout: 2_000 });
+});
 
 alone('a card goes on where another phone left it', async ({ browser, baseURL, kobran }) => {
   const phone = async () => (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();

@@ -73,7 +73,8 @@ try {
     );
     await page.goto(`${address}${path}`);
     await page.getByRole('heading', { level: 1 }).waitFor();
-    await page.waitForLoadState('networkidle');
+    // The server’s news keep a connection open: nothing else is to come when the main part stands still.
+    await page.waitForTimeout(1500);
     for (const key of keys) await page.keyboard.press(key);
     if (press) await page.getByRole('button', { name: press }).click();
     if (until) await page.getByText(until).waitFor({ timeout: 120_000 });

@@ -65,6 +65,7 @@ export type {
   Damaged,
   DeletedEntry,
   DeletedRun,
+  DueInspection,
   Health,
   InstrumentIdentity,
   InstrumentsDocument,

@@ -5,6 +5,7 @@ import type {
   Site,
   EndOutcome,
   Facts,
+  Inspection,
   InstrumentKind,
   Practice,
   Problem,
@@ -218,3 +219,6 @@ export interface RevealedFault {
   name: string;
   atM: number;
 }
+
+/** Something which is looked at again, and the job it is of. */
+export type DueInspection = Inspection & { jobId: string; job: string };

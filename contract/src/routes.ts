@@ -5,6 +5,7 @@ import type {
   BackupSummary,
   DeletedEntry,
   DeletedRun,
+  DueInspection,
   Health,
   InstrumentIdentity,
   InstrumentsDocument,
@@ -59,6 +60,10 @@ const fact = <Path extends string>(
 });
 
 export const routes = {
+  followChanges: get<Blob>()(
+    '/api/changes',
+    'Server-sent events: which job or run has changed, as soon as it has',
+  ),
   readHealth: get<Health>()('/api/health', 'Is the server up and its database answering?'),
 
   listBackups: get<BackupSummary[]>()('/api/backups', 'Backups in the data folder, the newest first'),
@@ -182,6 +187,11 @@ export const routes = {
     'The as-built of a site with all its runs',
   ),
   readCalendar: get<Blob>()('/api/jobs/:id/inspections.ics', 'When what is looked at again, as a calendar'),
+  listInspections: get<DueInspection[]>()(
+    '/api/inspections',
+    'What is looked at again in all jobs, the first due first',
+  ),
+  readWholeCalendar: get<Blob>()('/api/inspections.ics', 'The same as a calendar'),
   readArchive: get<Blob, AsBuiltQuery>()(
     '/api/jobs/:id/handover.zip',
     'Everything of a job in one file: the job itself, documents, lists, plan and sweeps',

@@ -20,6 +20,7 @@ import { jsonBodies } from './gate/bodies.js';
 import { notTooMany } from './gate/notTooMany.js';
 import { freeBytes, onlyWithRoom } from './gate/roomOnDisk.js';
 import { sameOrigin } from './gate/sameOrigin.js';
+import { ChangesModule } from './changes/changes.module.js';
 import { HealthModule } from './health/health.module.js';
 import { InstrumentsModule } from './instruments/instruments.module.js';
 import { PLACES } from './places.js';
@@ -57,6 +58,7 @@ class AppModule {
         PlacesModule.with(config),
         BackupModule,
         CuttingModule,
+        ChangesModule,
         HealthModule,
         InstrumentsModule,
         JobsModule,

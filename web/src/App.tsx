@@ -61,6 +61,7 @@ const PullScreen = screen(() => import('./screens/site/pull/PullScreen.js'), 'Pu
 const SiteScreen = screen(() => import('./screens/site/SiteScreen.js'), 'SiteScreen');
 const SealCardScreen = screen(() => import('./screens/seal/SealCardScreen.js'), 'SealCardScreen');
 const SealScreen = screen(() => import('./screens/seal/SealScreen.js'), 'SealScreen');
+const VisitScreen = screen(() => import('./screens/visit/VisitScreen.js'), 'VisitScreen');
 const HandoverScreen = screen(() => import('./screens/handover/HandoverScreen.js'), 'HandoverScreen');
 const CatalogScreen = screen(() => import('./screens/catalog/CatalogScreen.js'), 'CatalogScreen');
 const IdentifyScreen = screen(() => import('./screens/identify/IdentifyScreen.js'), 'IdentifyScreen');
@@ -135,6 +136,7 @@ export function App(): ReactNode {
               <Route path="ground/tube/:pieceId" element={<TubeScreen />} />
               <Route path="seal" element={<SealScreen />} />
               <Route path="seal/:jointId" element={<SealCardScreen />} />
+              <Route path="visit" element={<VisitScreen />} />
               <Route path="handover" element={<HandoverScreen />} />
             </Route>
             <Route

@@ -125,6 +125,27 @@ describe('the catalogue as a file', () => {
     ]);
   });
 
+  it('what the shop knows of its shelf goes out and comes in; what it does not know is left out', () => {
+    const known: ShopEntry[] = [
+      {
+        kind: 'stock',
+        data: {
+          id: 'rubber38',
+          count: 2,
+          countedAt: '2026-11-02T09:00:00Z',
+          matings: 0,
+          lowest: 1,
+          price: 11.5,
+          supplier: '=Harbour stores',
+          place: 'van, left side',
+          lot: '2026-07',
+        },
+      },
+      { kind: 'stock', data: { id: 'gas-n', count: 1, matings: 0 } },
+    ];
+    expect(readCatalogFile(catalogToCsv(known))).toEqual({ entries: known, problems: [] });
+  });
+
   it('a file from a spreadsheet, with decimal commas, a byte-order mark and blank lines, is read', () => {
     const text = `\uFEFFkind,id,count,matings\nstock,n-jack-to-n-jack,"2,0",5\n\n`;
     expect(readCatalogFile(text).entries).toEqual<ShopEntry[]>([

@@ -91,7 +91,11 @@ const columns = {
     number: ['lowHz', 'highHz', 'powerW', 'swr', 'matings', 'insulatorDepthMm'],
     flag: ['handheld', 'dcShort'],
   },
-  stock: { text: ['id', 'countedAt'], number: ['count', 'matings'], flag: [] },
+  stock: {
+    text: ['id', 'countedAt', 'supplier', 'place', 'lot'],
+    number: ['count', 'matings', 'lowest', 'price'],
+    flag: [],
+  },
   reel: { text: ['id', 'name', 'cable', 'lot'], number: ['lengthM'], flag: ['isNew'] },
 } satisfies Record<ShopKind, { text: string[]; number: string[]; flag: string[] }>;
 
@@ -99,7 +103,19 @@ const columns = {
 export const absentDimensions = ['bodyBoreMm', 'neckOuterMm', 'gripBoreMm', 'hexMm'] as const;
 const nullable = new Set<string>(absentDimensions);
 /** What nobody may have said is left out, not empty. */
-const optional = new Set(['wetDuct', 'salt', 'aliases', 'captiveNut', 'countedAt']);
+const optional = new Set([
+  'wetDuct',
+  'salt',
+  'aliases',
+  'captiveNut',
+  'countedAt',
+  'supplier',
+  'place',
+  // A reel has its lot, be it empty.
+  'stock lot',
+]);
+const isOptional = (kind: string, name: string): boolean =>
+  optional.has(name) || optional.has(`${kind} ${name}`);
 const MAX_PINS = 4;
 
 /** The catalogue as one JSON file. */
@@ -241,7 +257,7 @@ function fromRow(
   };
   for (const name of text) {
     const cell = (row[name] ?? '').trim();
-    if (cell !== '' || !optional.has(name)) value[name] = cell;
+    if (cell !== '' || !isOptional(kind, name)) value[name] = cell;
   }
   for (const name of number) {
     const read = numeric(name);

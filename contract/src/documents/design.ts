@@ -100,6 +100,7 @@ export class AntennaPort implements core.AntennaPort {
   @IsString() @MaxLength(40) face!: FaceCode;
   @IsNumber(number) @Min(1) @Max(100) swr!: number;
   @IsBoolean() dcShort!: boolean;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(2000) drainMm?: number;
   @IsOptional() @IsPart() @Type(() => SeriesLoad) series?: SeriesLoad;
   @IsOptional() @IsPart() @Type(() => MeasuredLoad) measured?: MeasuredLoad;
 }

@@ -21,7 +21,12 @@ const built = (
   height: undefined,
   pictures,
 });
-const options = { units: 'metric', forCustomer: false, day: (at: string) => at.slice(0, 10) } as const;
+const options = {
+  units: 'metric',
+  forCustomer: false,
+  day: (at: string) => at.slice(0, 10),
+  now: '2026-11-27T08:00:00Z',
+} as const;
 const textOf = (blocks: readonly Block[]): string =>
   blocks
     .flatMap((block) => (block.kind === 'table' ? block.rows.flat() : 'text' in block ? [block.text] : []))
@@ -88,11 +93,15 @@ describe('inspections', () => {
   it('of what is sealed, the first due first, under a name which stays', () => {
     const earlier = fact({ kind: 'sealed', jointId: 'arrester>main' }, '2026-10-01T09:00:00Z');
     const runs = [{ id: 'r', name: 'A run', sheet: sheetOf(design, [sealed, earlier]) }];
-    const due = inspectionsOf(runs);
+    const due = inspectionsOf(runs, options.now);
     expect(due.length).toBeGreaterThan(0);
+    // Due on the day itself is not overdue yet.
+    const [first] = due;
+    const overdueAt = (now: string) => inspectionsOf(runs, now).find(({ id }) => id === first.id)?.overdue;
+    expect([overdueAt(first.due), overdueAt('2099-01-01T00:00:00Z')]).toEqual([false, true]);
     expect(due.map((one) => one.due)).toEqual(due.map((one) => one.due).toSorted());
-    expect(due.map(({ id }) => id)).toEqual(inspectionsOf(runs).map(({ id }) => id));
-    expect(inspectionsOf([{ id: 'r', name: 'A run', sheet: sheetOf(design) }])).toEqual([]);
+    expect(due.map(({ id }) => id)).toEqual(inspectionsOf(runs, options.now).map(({ id }) => id));
+    expect(inspectionsOf([{ id: 'r', name: 'A run', sheet: sheetOf(design) }], options.now)).toEqual([]);
   });
 });
 

@@ -47,6 +47,8 @@ export interface ReportOptions {
   forCustomer: boolean;
   /** Moments in the words of whoever prints it. */
   day: (at: string) => string;
+  /** This moment, ISO 8601. */
+  now: string;
 }
 
 /**

@@ -45,7 +45,10 @@ export function asBuiltSite(
     bond.made ? `${bond.made.on}${options.forCustomer ? '' : `, ${bond.made.by}`}` : 'not joined',
     reading ? `${reading.ohm} ohm, ${reading.method}` : '',
   ]);
-  const due = inspectionsOf(runs.map(({ id, design, sheet }) => ({ id, name: design.name, sheet })));
+  const due = inspectionsOf(
+    runs.map(({ id, design, sheet }) => ({ id, name: design.name, sheet })),
+    options.now,
+  );
   return [
     {
       kind: 'title',
@@ -90,7 +93,11 @@ export function asBuiltSite(
           {
             kind: 'table',
             head: ['By', 'What', 'Run'],
-            rows: due.map(({ due: at, what, run }) => [day(at), what, run]),
+            rows: due.map(({ due: at, what, run, overdue }) => [
+              overdue ? `${day(at)}, overdue` : day(at),
+              what,
+              run,
+            ]),
             widths: [36, 74, 70],
           },
         ] satisfies Block[])),

@@ -9,11 +9,18 @@ export interface Inspection {
   what: string;
   /** ISO 8601. */
   due: string;
+  /** Its day is over. */
+  overdue: boolean;
 }
 
-/** Everything which is looked at again, the first due first. */
+/**
+ * Everything which is looked at again, the first due first.
+ *
+ * @param now ISO 8601
+ */
 export function inspectionsOf(
   runs: readonly { id: string; name: string; sheet: Pick<Sheet, 'wraps'> }[],
+  now: string,
 ): Inspection[] {
   return runs
     .flatMap(({ id: runId, name, sheet }) =>
@@ -26,6 +33,7 @@ export function inspectionsOf(
                 run: name,
                 what: `Seal of ${joint}, ${zone}`,
                 due: inspectionDue,
+                overdue: inspectionDue.slice(0, 10) < now.slice(0, 10),
               },
             ]
           : [],

@@ -158,7 +158,7 @@ export interface EchoPeak {
 }
 
 /** Loss beyond which an echo is not corrected any further, dB there and back: noise would be blown up to a fault. */
-const MAX_CORRECTION_DB = 40;
+export const MAX_CORRECTION_DB = 40;
 
 /** The echo at its place, corrected for the loss on the way; both arrays have one entry per delay within the range asked for. */
 export function onRuler(
@@ -212,7 +212,7 @@ export function echoPeaks(echo: Echo, ruler: DelayRuler, leastDb: number): EchoP
 }
 
 /** Where between its neighbours a peak stands: the vertex of a parabola through three samples, −0.5 to 0.5. */
-function vertex(values: Float64Array, k: number): number {
+export function vertex(values: Float64Array, k: number): number {
   if (k === 0 || k === values.length - 1) return 0;
   const [left, middle, right] = [values[k - 1], values[k], values[k + 1]];
   const bend = left - 2 * middle + right;

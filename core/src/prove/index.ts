@@ -20,6 +20,8 @@ export {
   delayRuler,
   distanceAt,
   echoOf,
+  MAX_CORRECTION_DB,
+  vertex,
   echoPeaks,
   gated,
   isUnexpected,

@@ -39,6 +39,7 @@ export type {
 export type { AnyPiece, End, Target } from './design/design.js';
 export { signOffProblem } from './stages/index.js';
 export * from './log/index.js';
+export * from './visit/index.js';
 export { evaluate, type Sheet } from './evaluate.js';
 export type { RunState } from './runState.js';
 export { duties, dutyIdOf, type DutyId } from './design/duty.js';

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { sleeves, tapes, tapesFor, type Tape } from '../catalog/index.js';
 import { defaultPractice, sealMethod, type Practice } from '../practice/index.js';
 import {
+  dripLoop,
   growth,
   inspectionDue,
   passOver,
@@ -245,6 +246,7 @@ describe('every system', () => {
         salt: false,
         staysOpen: true,
         aloft: true,
+        loop: dripLoop(50),
         units: 'metric',
       });
       expect(steps.slice(0, 4).map(({ ask }) => ask)).toEqual(['proved', 'torque', 'dry', 'temperature']);
@@ -300,5 +302,15 @@ describe('tapes of the shop', () => {
     expect(tapesFor('vinyl', [own])).not.toContain(own);
     // A vinyl never fuses, whatever the practice says.
     expect(sealMethod({ ...practice, fusingTape: 'vinyl19' }).tapes.fusing.id).toBe('rubber38');
+  });
+});
+
+describe('the drip loop', () => {
+  it('is as deep as the cable may rest bent, 100 mm at least, and its half circle takes (π − 2) of that more', () => {
+    expect(dripLoop(25).depth.value).toBe(0.1);
+    const { depth, extra } = dripLoop(130);
+    expect(depth.value).toBe(0.13);
+    // Half a circle of 130 mm is 408 mm long, its ends 260 mm apart.
+    expect(extra.value).toBeCloseTo(0.408 - 0.26, 3);
   });
 });

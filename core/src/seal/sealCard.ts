@@ -1,4 +1,5 @@
-import { formatLength, type UnitSystem } from '../quantity/index.js';
+import { formatFigure, formatLength, type UnitSystem } from '../quantity/index.js';
+import type { DripLoop } from './dripLoop.js';
 import type { SealLayer, SealPlan } from './plan.js';
 import type { ProfileStep } from './tape.js';
 import type { SealSystem } from './systems/index.js';
@@ -29,6 +30,7 @@ export interface SealWork {
   /** A tube cap or a drain hole is near. */
   staysOpen: boolean;
   aloft: boolean;
+  loop: DripLoop | undefined;
   units: UnitSystem;
 }
 
@@ -37,7 +39,7 @@ export interface SealWork {
  * greased, drip loop held, layers, a look all round, tie, photo.
  */
 export function sealSteps(work: SealWork): SealStep[] {
-  const { plan, system, torqueNm, salt, staysOpen, aloft } = work;
+  const { plan, system, torqueNm, salt, staysOpen, aloft, loop } = work;
   return [
     {
       id: 'proved',
@@ -80,7 +82,7 @@ export function sealSteps(work: SealWork): SealStep[] {
     {
       id: 'loop',
       title: 'Hold the drip loop',
-      text: 'Let the cable hang below the joint, so that water runs to the loop and drips off there.',
+      text: `Let the cable hang ${loop ? formatFigure(loop.depth, work.units) : 'a hand'} below the joint, so that water runs to the loop and drips off there.${loop ? ` Its bend takes ${formatFigure(loop.extra, work.units)} more than straight on.` : ''}`,
     },
     ...plan.layers.map((layer, k): SealStep => ({
       id: `layer-${k}`,

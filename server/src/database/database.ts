@@ -6,6 +6,7 @@ import { GroupedSync } from './groupedSync.js';
 import { lockFolder } from './folderLock.js';
 import { preparedImage } from './image.js';
 import { packTraces } from './packTraces.js';
+import { Changes, CHANGES_CHANNEL } from './changes.js';
 import { chainOlder } from './chainOlder.js';
 import * as schema from './schema.js';
 import type { Database, OpenDatabase } from './drivers.js';
@@ -39,7 +40,12 @@ async function openFolder(folder: string): Promise<OpenDatabase> {
     await chainOlder(db);
     await forgetArriving(db);
     const shopChanges = new ShopChanges();
-    await client.listen(SHOP_CHANNEL, () => shopChanges.tell());
+    const changes = new Changes();
+    await client.listen(SHOP_CHANNEL, () => {
+      shopChanges.tell();
+      changes.tell('shop');
+    });
+    await client.listen(CHANGES_CHANNEL, (change) => changes.tell(change));
     const sync = new GroupedSync(async () => {
       await client.query(FLUSH_WAL);
     });
@@ -47,6 +53,7 @@ async function openFolder(folder: string): Promise<OpenDatabase> {
     return {
       db,
       shopChanges,
+      changes,
       durable: () => sync.reached(),
       close: async () => {
         await client.close();

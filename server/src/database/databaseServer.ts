@@ -6,6 +6,7 @@ import { forgetArriving } from './arriving.js';
 import { migrationsFolder } from './migrations.js';
 import type { OpenDatabase } from './drivers.js';
 import { packTraces } from './packTraces.js';
+import { Changes } from './changes.js';
 import { chainOlder } from './chainOlder.js';
 import * as schema from './schema.js';
 import { ServerListener } from './serverListener.js';
@@ -25,11 +26,13 @@ export async function openServer(url: string): Promise<OpenDatabase> {
     await forgetArriving(db, lt(schema.jobs.createdAt, sql`now() - interval '1 hour'`));
   });
   const shopChanges = new ShopChanges();
-  const listener = new ServerListener(url, shopChanges);
+  const changes = new Changes();
+  const listener = new ServerListener(url, shopChanges, changes);
   await listener.start();
   return {
     db,
     shopChanges,
+    changes,
     // The server’s own settings decide when a commit is on its disk.
     durable: () => Promise.resolve(),
     close: async () => {

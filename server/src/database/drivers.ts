@@ -1,5 +1,6 @@
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import type * as schema from './schema.js';
+import type { Changes } from './changes.js';
 import type { ShopChanges } from './shopChanges.js';
 
 /** One type for both drivers. */
@@ -10,5 +11,6 @@ export interface OpenDatabase {
   /** Resolves when everything committed so far outlives a power cut: only then is a write acknowledged. */
   durable: () => Promise<void>;
   shopChanges: ShopChanges;
+  changes: Changes;
   close(): Promise<void>;
 }

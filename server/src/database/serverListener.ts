@@ -1,4 +1,5 @@
 import pg from 'pg';
+import { CHANGES_CHANNEL, type Changes } from './changes.js';
 import { SHOP_CHANNEL, type ShopChanges } from './shopChanges.js';
 
 /** How long to wait before the database is asked again, ms. */
@@ -12,22 +13,27 @@ export class ServerListener {
 
   constructor(
     private readonly url: string,
-    private readonly changes: ShopChanges,
+    private readonly shop: ShopChanges,
+    private readonly changes: Changes,
   ) {
-    changes.isHeard = false;
+    shop.isHeard = false;
   }
 
   async start(): Promise<void> {
     const client = new pg.Client({ connectionString: this.url });
     this.client = client;
-    client.on('notification', () => this.changes.tell());
+    client.on('notification', ({ channel, payload = '' }) => {
+      if (channel === SHOP_CHANNEL) this.shop.tell();
+      this.changes.tell(channel === SHOP_CHANNEL ? 'shop' : payload);
+    });
     client.on('error', () => undefined); // Its end follows, and that is what counts.
     client.on('end', () => this.again());
     try {
       await client.connect();
-      await client.query(`listen ${SHOP_CHANNEL}`);
-      this.changes.isHeard = true;
-      this.changes.tell();
+      await client.query(`listen ${SHOP_CHANNEL}; listen ${CHANGES_CHANNEL}`);
+      this.shop.isHeard = true;
+      this.shop.tell();
+      this.changes.tell('anything');
     } catch {
       this.again();
     }
@@ -40,8 +46,8 @@ export class ServerListener {
   }
 
   private again(): void {
-    this.changes.isHeard = false;
-    this.changes.tell();
+    this.shop.isHeard = false;
+    this.shop.tell();
     clearTimeout(this.clock);
     if (!this.isClosed) this.clock = setTimeout(() => void this.start(), AGAIN_MS);
   }

@@ -4,9 +4,10 @@ import {
   defaultPractice,
   emptyGround,
   type Design,
+  type Facts,
   type Site,
 } from '@kobran/core';
-import { nothingYet, type DemoJob } from './demoJob.js';
+import type { DemoJob } from './demoJob.js';
 import { point, way } from './sitePart.js';
 
 const tideGauge: Design = {
@@ -87,6 +88,28 @@ const jetty: Site = {
   },
 };
 
+const may = (hour: number): string => `2026-05-04T${String(hour).padStart(2, '0')}:00:00.000Z`;
+const tideId = (n: number): string => `0d7c4a10-0000-4000-8000-00000000700${n}`;
+
+/** Built in the spring; in the salt it is looked at after six months, and nobody was there since. */
+const inSpring: Facts = [
+  { id: tideId(1), kind: 'cut', pieceId: 'main', lengthM: 11.2, by: 'Hedra', at: may(9) },
+  { id: tideId(2), kind: 'end made', endId: 'main.a', by: 'Hedra', at: may(10) },
+  { id: tideId(3), kind: 'end made', endId: 'main.b', by: 'Hedra', at: may(11) },
+  { id: tideId(4), kind: 'installed', by: 'Petrok', at: may(13) },
+  {
+    id: tideId(5),
+    kind: 'sealed',
+    jointId: 'main>antenna',
+    passes: 3,
+    torqueNm: 1,
+    celsius: 14,
+    unproved: 'the tide was coming in',
+    by: 'Petrok',
+    at: may(14),
+  },
+];
+
 /** The jetty, in the salt. */
 export const saltpan: DemoJob = {
   id: '7a0e1d00-0000-4000-8000-00000000b003',
@@ -94,5 +117,5 @@ export const saltpan: DemoJob = {
   site: 'Tarrowmere Flood Watch, tide gauge in the salt',
   practice: defaultPractice,
   place: jetty,
-  runs: [{ id: '7a0e1d00-0000-4000-8000-00000000a007', design: tideGauge, facts: nothingYet }],
+  runs: [{ id: '7a0e1d00-0000-4000-8000-00000000a007', design: tideGauge, facts: inSpring }],
 };

@@ -1,4 +1,11 @@
-import { cableScheduleCsv, partsListCsv, supportListCsv, traceOf, type AsBuiltQuery } from '@kobran/contract';
+import {
+  cableScheduleCsv,
+  partsListCsv,
+  supportListCsv,
+  traceOf,
+  type AsBuiltQuery,
+  type DueInspection,
+} from '@kobran/contract';
 import {
   asBuiltRun,
   asBuiltSite,
@@ -36,6 +43,7 @@ import { FactsService } from '../facts/facts.service.js';
 import { JobFileService } from '../jobs/jobFile.service.js';
 import { JobsService } from '../jobs/jobs.service.js';
 import { RunSheets } from '../runs/runSheets.js';
+import { now } from '../store/moment.js';
 import { TracesService } from '../traces/traces.service.js';
 import { PicturesService } from '../pictures/pictures.service.js';
 import { background } from '../work/background.js';
@@ -90,6 +98,26 @@ export class HandoverService implements OnModuleDestroy {
   async calendar(jobId: string): Promise<string> {
     const { name, runs } = await this.openedJob(jobId);
     return calendarOf(name, dueOf(runs));
+  }
+
+  /** What is looked at again in all jobs, the first due first. */
+  async allDue(): Promise<DueInspection[]> {
+    const found: DueInspection[] = [];
+    for (const runId of await this.facts.sealedRuns()) {
+      const { run, jobName, sheet } = await this.sheets.sheetOf(runId);
+      for (const one of dueOf([{ id: runId, design: run.design, sheet }]))
+        found.push({ ...one, jobId: run.jobId, job: jobName });
+    }
+    return found.sort((x, y) => x.due.localeCompare(y.due) || x.id.localeCompare(y.id));
+  }
+
+  /** The same as a calendar. */
+  async wholeCalendar(): Promise<string> {
+    const due = await this.allDue();
+    return calendarOf(
+      'all sites',
+      due.map(({ job, ...one }) => ({ ...one, run: `${job}, ${one.run}` })),
+    );
   }
 
   /** Everything of a job in one file; any Kobran imports it again by the job file in it. */
@@ -218,10 +246,14 @@ const optionsOf = ({ units = 'metric', copy = 'crew' }: AsBuiltQuery): ReportOpt
   units,
   forCustomer: copy === 'customer',
   day: (at) => new Date(at).toISOString().slice(0, 10),
+  now: now(),
 });
 
-const dueOf = (runs: readonly OpenedRun[]): Inspection[] =>
-  inspectionsOf(runs.map(({ id, design, sheet }) => ({ id, name: design.name, sheet })));
+const dueOf = (runs: readonly Pick<OpenedRun, 'id' | 'design' | 'sheet'>[]): Inspection[] =>
+  inspectionsOf(
+    runs.map(({ id, design, sheet }) => ({ id, name: design.name, sheet })),
+    now(),
+  );
 
 /** Photos by their runs, each under the place which is on it. */
 function* photoFiles({ runs, site, pictures }: OpenedJob): Iterable<[name: string, bytes: Uint8Array]> {

@@ -1,4 +1,4 @@
-import type { JobDocument, JobFile, RunDocument } from '@kobran/contract';
+import type { DueInspection, JobDocument, JobFile, RunDocument } from '@kobran/contract';
 import { TEXT_WIDTH_MM, type KeptLog, type Sheet } from '@kobran/core';
 import { strFromU8, unzipSync } from 'fflate';
 import ICAL from 'ical.js';
@@ -167,6 +167,23 @@ describe('a site is handed over', () => {
       JSON.parse(JSON.stringify(rest, (key, value: unknown) => (key === 'id' ? undefined : value)));
     expect(lasting(again)).toEqual(lasting(file));
     expect(strFromU8(files['log-heads.txt'])).toContain(file.runs[0].log?.head);
+  });
+
+  it('what is looked at again in all jobs, with its job, and as a calendar', async () => {
+    // In the salt after six months (handbook of the trade, 6): sealed on 4 May, due on 4 November.
+    const [first] = (await api().get('/api/inspections').expect(200)).body as DueInspection[];
+    expect(first).toMatchObject({
+      job: 'Saltpan Jetty',
+      due: expect.stringMatching(/^2026-11-04/) as string,
+    });
+    expect(first.overdue).toBe(true);
+    const calendar = (await fetched('/api/inspections.ics')).toString('utf8');
+    const [event] = new ICAL.Component(ICAL.parse(calendar) as unknown[]).getAllSubcomponents('vevent');
+    expect(new ICAL.Event(event).startDate.toString()).toBe('2026-11-04');
+    await api().delete(`/api/jobs/${first.jobId}`).expect(204);
+    expect(
+      ((await api().get('/api/inspections')).body as DueInspection[]).some(({ job }) => job === first.job),
+    ).toBe(false);
   });
 
   it('inspections as a calendar which another reader understands; an empty one is one too', async () => {

@@ -51,7 +51,7 @@ export class ReportsService implements OnModuleDestroy {
 
   /** Every assembly of the run once, or several of the one that is asked for. */
   /**
-   * @param address where this Kobran is reached from: the code on a label leads to its piece there
+   * @param address where this Kobran is reached from: the code on a label leads to where a visit to its piece begins
    */
   async labels(
     runId: string,
@@ -63,7 +63,7 @@ export class ReportsService implements OnModuleDestroy {
     if (assemblies.length === 0) throw notFound('assembly', piece ?? 'any');
     const of = { topHz: sheet.topHz, runCode: runId.slice(-6) };
     const labels = assemblies.flatMap((one) => {
-      const cells = cellsOf(`${address}/runs/${runId}/plan?at=${encodeURIComponent(one.id)}`);
+      const cells = cellsOf(`${address}/runs/${runId}/visit?at=${encodeURIComponent(one.id)}`);
       return labelsOf(one, count ?? one.count ?? 1, catalog, of).map((label) => ({ ...label, cells }));
     });
     return this.drawn(labelSheet(labels, form), `Labels, ${run.design.name}`);

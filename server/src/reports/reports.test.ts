@@ -173,7 +173,7 @@ describe('labels', () => {
           image.fill(0, 4 * (row * width + column), 4 * (row * width + column) + 3);
     const decoded = jsQR(image, width, height);
     expect(decoded?.data).toMatch(
-      new RegExp(`^http://127\\.0\\.0\\.1:\\d+/runs/${vhf.slice('/api/runs/'.length)}/plan\\?at=main$`),
+      new RegExp(`^http://127\\.0\\.0\\.1:\\d+/runs/${vhf.slice('/api/runs/'.length)}/visit\\?at=main$`),
     );
     // Read without any server: the words say the same.
     expect(words).toContain('00a001-main-a');

@@ -1,4 +1,4 @@
-import { routes, upgradedFact, type AddTrace } from '@kobran/contract';
+import { routes, type AddTrace } from '@kobran/contract';
 import type { Fact, FactBody, Facts } from '@kobran/core';
 import { useQueryClient } from '@tanstack/react-query';
 import {
@@ -16,7 +16,6 @@ import { usePreferences } from '../ui/Preferences.js';
 import { call, messageOf, Refused, Unreachable } from './client.js';
 import { IndexedKeeper, MemoryKeeper, NotKept, type Keeper } from './kept/keeper.js';
 import { practiceKey } from './kept/keys.js';
-import { moveOldStore } from './kept/moveOldStore.js';
 import { browserTabs, type Tabs } from './kept/tabs.js';
 import { Outbox, type Delivery, type OutboxState, type Parcel } from './outbox.js';
 import { PracticeChanges, type ChangeDelivery, type PracticeChange } from './practiceChanges.js';
@@ -92,6 +91,9 @@ async function deliverPractice(jobId: string, change: PracticeChange): Promise<C
     }
 }
 
+/** What an older version kept in the browser’s local storage. */
+const OLD_STORE = /^kobran\.(outbox|draft|card|batch)/;
+
 /** Opens the device before anything is shown that is kept on it. */
 export function DeviceProvider({ children }: { children: ReactNode }): ReactNode {
   const queries = useQueryClient();
@@ -100,9 +102,11 @@ export function DeviceProvider({ children }: { children: ReactNode }): ReactNode
     let outbox: Outbox | undefined;
     let practices: PracticeChanges | undefined;
     let over = false;
+    let unfollow: () => void = () => undefined;
     void (async () => {
       const [keeper, tabs] = await Promise.all([openKeeper(), browserTabs()]);
-      await moveOldStore(localStorage, keeper, upgradedFact, new Date().toISOString());
+      if (Object.keys(localStorage).some((key) => OLD_STORE.test(key)))
+        await (await import('./kept/moveFromLocalStorage.js')).moveFromLocalStorage(keeper);
       outbox = new Outbox({
         keeper,
         tabs,
@@ -144,9 +148,13 @@ export function DeviceProvider({ children }: { children: ReactNode }): ReactNode
       setDevice({ keeper, tabs, outbox, practices });
       await outbox.start();
       await practices.start();
+      const { followChanges } = await import('./followChanges.js');
+      unfollow = followChanges(queries, tabs);
+      if (over) unfollow();
     })();
     return () => {
       over = true;
+      unfollow();
       outbox?.stop();
       practices?.stop();
     };

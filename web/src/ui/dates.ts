@@ -20,3 +20,6 @@ export const sayTime = (iso: string): string =>
 
 /** The day of now, `2026-11-20`. */
 export const today = (): string => new Date().toISOString().slice(0, 10);
+
+/** This moment, ISO 8601. */
+export const now = (): string => new Date().toISOString();

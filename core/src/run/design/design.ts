@@ -76,6 +76,8 @@ export interface AntennaPort {
   swr: number;
   /** Does the antenna join pin and shell for direct current? */
   dcShort: boolean;
+  /** How far behind its connector a drain hole or a vent begins, mm; not stated, it has none. */
+  drainMm?: number;
   /** Its impedance, when more is known than its SWR: as a circuit, or as it was measured. */
   series?: SeriesLoad;
   measured?: MeasuredLoad;

@@ -25,6 +25,7 @@ const names: Record<string, string> = {
   face: 'connector',
   swr: 'SWR',
   dcShort: 'joins pin and shell',
+  drainMm: 'drain hole',
   cable: 'cable',
   lengthM: 'length',
   part: 'connector',

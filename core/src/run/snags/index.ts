@@ -22,6 +22,7 @@ import { reach } from './reach.js';
 import { saltAir } from './saltAir.js';
 import { seriesFrequency } from './seriesFrequency.js';
 import { seventyFive } from './seventyFive.js';
+import { sealOverDrain } from './sealOverDrain.js';
 import { sealOverTube } from './sealOverTube.js';
 import { sealSize } from './sealSize.js';
 import { sealSystemPlace } from './sealSystemPlace.js';
@@ -65,6 +66,7 @@ export const snagRules: SnagRule[] = [
   sealSize,
   sealTooThick,
   sealOverTube,
+  sealOverDrain,
   sealedCold,
   sealedUnproved,
   unsealedJoint,

@@ -4,7 +4,7 @@ import type { CutSheet } from '../../cut/index.js';
 import type { StripGauge } from '../../make/index.js';
 import type { Expectation, ReadingJudgement } from '../../prove/index.js';
 import type { Zone } from '../../route/index.js';
-import type { ProfileStep, SealPlan, SealSystemId } from '../../seal/index.js';
+import type { DripLoop, ProfileStep, SealPlan, SealSystemId } from '../../seal/index.js';
 import type { Housing } from '../design/design.js';
 import type { EndSide } from '../design/ids.js';
 import type { FactOf } from '../facts/kinds.js';
@@ -69,6 +69,8 @@ export interface WrapSheet {
   staysOpen: boolean;
   /** It hangs on a tower or mast. */
   aloft: boolean;
+  /** Of the cable below it; nothing where it is sheltered or no cable comes from below. */
+  dripLoop: DripLoop | undefined;
   /** When it is looked at again, months after it was sealed; nothing in the ground. */
   inspectionMonths: number | undefined;
   /** The day of the next look, ISO 8601; nothing before it is sealed. */

@@ -3,7 +3,7 @@ import { cutSheet } from '../../cut/index.js';
 import { listed, stripGauge } from '../../make/index.js';
 import { expectations, judge } from '../../prove/index.js';
 import { isExposed, zoneAt, type ZoneSpan } from '../../route/index.js';
-import { inspectionDue } from '../../seal/index.js';
+import { dripLoop, inspectionDue, type DripLoop } from '../../seal/index.js';
 import type { Assembly, Design, Leg } from '../design/design.js';
 import { endId, endSides, otherSide } from '../design/ids.js';
 import { factsOf, isCut, isEndMade, isSealed, latestReading, newest } from '../facts/facts.js';
@@ -11,7 +11,7 @@ import type { Facts } from '../facts/kinds.js';
 import { readingValue } from '../facts/reading.js';
 import { jointProfile, jointSeal, wrapGroups } from './jointWrap.js';
 import { afterPull } from './afterPull.js';
-import type { Layout } from '../wave/layout.js';
+import type { Layout, PlacedJoint } from '../wave/layout.js';
 import type { Practice } from '../../practice/index.js';
 import type { CutOfPiece, EndSheet, ProofSheet, WrapSheet } from './work.js';
 
@@ -161,10 +161,17 @@ export function wrapSheets(
         unproved: proofs
           .filter((one) => beside.includes(one.pieceId) && !isProved(one))
           .map(({ name }) => name),
+        dripLoop: loopBelow(first, catalog),
         aloft: legAt(spans, design.legs, first.atM)?.kind === 'tower leg',
         inspectionDue: at && seal.inspectionMonths ? inspectionDue(at, seal.inspectionMonths) : undefined,
         sealed: group.every((joint) => isSealed(facts, joint.id)),
       },
     ];
   });
+}
+
+/** Water on a cable runs to the lowest place: below a joint in the weather that is a loop. */
+function loopBelow({ zone, leftPiece }: PlacedJoint, catalog: Catalog): DripLoop | undefined {
+  if (zone === 'sheltered' || leftPiece?.piece.kind !== 'assembly') return undefined;
+  return dripLoop(entry(catalog.cables, leftPiece.piece.cable).bendOnceMm);
 }

@@ -1,6 +1,6 @@
 import { routes, type JobSummary } from '@kobran/contract';
 import { FilePlus2, Search, MoreHorizontal } from 'lucide-react';
-import { useEffect, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { call, messageOf, Unreachable } from '../../store/client.js';
@@ -15,6 +15,11 @@ import { useDeletion } from './useDeletion.js';
 import { useImportJob } from './useImportJob.js';
 
 const JOB_FILE = '.json,application/json,.zip,application/zip';
+
+/** Beside the board, when it stands. */
+const Inspections = lazy(() =>
+  import('./Inspections.js').then((script) => ({ default: script.Inspections })),
+);
 
 /** Jobs and their runs as small lines to scale, each with its worst snag and its next action. */
 export function Board(): ReactNode {
@@ -60,6 +65,9 @@ export function Board(): ReactNode {
             <NewJob />
           </div>
         </div>
+        <Suspense>
+          <Inspections />
+        </Suspense>
         {jobs?.map((job) => (
           <Job key={job.id} job={job} search={search} />
         ))}

@@ -51,10 +51,14 @@ export function RadioInspector(): ReactNode {
   );
 }
 
+const withoutDrain = ({ drainMm: _, ...antenna }: AntennaPort): AntennaPort => antenna;
+
 export function AntennaInspector(): ReactNode {
   const { editor } = useOpenRun();
   const { antenna } = editor.design;
   const set = (change: Partial<AntennaPort>): void => editor.change([{ op: 'set antenna', antenna: change }]);
+  const put = (to: AntennaPort): void =>
+    editor.change([{ op: 'set design', design: { ...editor.design, antenna: to } }]);
   return (
     <section className="mt-3 space-y-3">
       <div className="rounded border border-rule bg-paper">
@@ -71,14 +75,17 @@ export function AntennaInspector(): ReactNode {
         options={faceOptions}
         onChange={(face) => set({ face })}
       />
-      <AntennaImpedance
-        antenna={antenna}
-        onChange={(to) => editor.change([{ op: 'set design', design: { ...editor.design, antenna: to } }])}
-      />
+      <AntennaImpedance antenna={antenna} onChange={put} />
       <Tick
         label="Joins pin and shell for direct current"
         checked={antenna.dcShort}
         onChange={(dcShort) => set({ dcShort })}
+      />
+      <LengthField
+        label="Drain hole or vent, behind the connector"
+        valueM={antenna.drainMm === undefined ? undefined : antenna.drainMm / 1000}
+        onChange={(metres) => set({ drainMm: Math.min(2000, metres * 1000) })}
+        onClear={() => put(withoutDrain(antenna))}
       />
       <KeepPort port={{ ...antenna, side: 'antenna', handheld: false }} />
     </section>

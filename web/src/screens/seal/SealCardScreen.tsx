@@ -20,6 +20,7 @@ import { TextField } from '../../ui/TextField.js';
 import { Tick } from '../../ui/Tick.js';
 import { useKeys } from '../../ui/useKeys.js';
 import { useWakeLock } from '../../ui/useWakeLock.js';
+import { DripLoopDrawing } from './DripLoopDrawing.js';
 import { SealDrawing } from './SealDrawing.js';
 import {
   backOne,
@@ -56,6 +57,7 @@ function OpenSeal({ joint }: { joint: WrapSheet }): ReactNode {
     salt: joint.zone === 'salt',
     staysOpen: joint.staysOpen,
     aloft: joint.aloft,
+    loop: joint.dripLoop,
     units,
   });
   return (
@@ -140,6 +142,7 @@ function RunningSeal({ joint, steps, progress, keep }: Running): ReactNode {
         {step.layer !== undefined && joint.wrap && (
           <SealDrawing sheet={joint} plan={joint.wrap} upTo={step.layer} goesOn />
         )}
+        {step.id === 'loop' && joint.dripLoop && <DripLoopDrawing loop={joint.dripLoop} />}
         {step.id === 'photo' && <RunPhotos about={joint.jointId} of={joint.name} />}
         <Answer joint={joint} step={step} progress={progress} change={change} onWet={setHint} />
       </div>

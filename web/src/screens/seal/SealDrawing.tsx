@@ -15,18 +15,22 @@ export function SealDrawing({
   upTo = plan.layers.length - 1,
   goesOn = false,
 }: {
-  sheet: Pick<WrapSheet, 'name' | 'profile'>;
+  sheet: Pick<WrapSheet, 'name' | 'profile' | 'zone'>;
   plan: SealPlan;
   /** The last layer which is shown, in work; −1 shows the bare joint. */
   upTo?: number;
   /** The layer in work goes on turn by turn. */
   goesOn?: boolean;
 }): ReactNode {
-  const { profile, name } = sheet;
+  const { profile, name, zone } = sheet;
+  const iced = zone === 'ice';
   const { units } = usePreferences();
   const [ref, width] = useWidth<HTMLDivElement>();
   const jointM = profile.reduce((sum, { lengthM }) => sum + lengthM, 0);
-  const scale = Math.min((width - 24) / plan.length.value, 112 / plan.finishedDiameter.value);
+  const scale = Math.min(
+    (width - 24) / plan.length.value,
+    112 / (plan.finishedDiameter.value + (iced ? 2 * GLAZE_M : 0)),
+  );
   const x0 = (width - plan.length.value * scale) / 2 - plan.fromM * scale;
   const x = (alongM: number): number => x0 + alongM * scale;
   const layer = plan.layers.at(Math.max(0, upTo));
@@ -43,12 +47,15 @@ export function SealDrawing({
           width={width}
           height={HEIGHT}
           role="img"
-          aria-label={`${name} to scale: ${profile.map((step) => step.name).join(', ')}. ${says}. ${small(plan.finishedDiameter.value)} thick in the end.`}
+          aria-label={`${name} to scale: ${profile.map((step) => step.name).join(', ')}. ${says}. ${small(plan.finishedDiameter.value)} thick in the end.${iced ? ` Ice of ${small(GLAZE_M)} grows round it.` : ''}`}
         >
           <Steps profile={profile} plan={plan} x={x} scale={scale} />
           {plan.layers.slice(0, upTo + 1).map((one, k) => (
             <Layer key={k} layer={one} x={x} scale={scale} inWork={k === upTo} goesOn={goesOn} />
           ))}
+          {iced && upTo === plan.layers.length - 1 && (
+            <Ice plan={plan} x={x} scale={scale} word={small(GLAZE_M)} />
+          )}
           <path
             d={`M${x(fromM)} ${AXIS + 64}V${HEIGHT - 22}M${x(toM)} ${AXIS + 64}V${HEIGHT - 22}M${x(fromM)} ${HEIGHT - 30}H${x(toM)}`}
             stroke="var(--ink)"
@@ -62,6 +69,31 @@ export function SealDrawing({
         </svg>
       )}
     </div>
+  );
+}
+
+/** Glaze of the lightest class of ISO 12494, ICG1, m. From memory. */
+const GLAZE_M = 0.01;
+
+/** Ice as it grows round the sealed joint, heavier below: so much stays free beside it. */
+function Ice({ plan, x, scale, word }: Placed & { plan: SealPlan; word: string }): ReactNode {
+  const half = (plan.finishedDiameter.value / 2 + GLAZE_M) * scale;
+  return (
+    <>
+      <rect
+        x={x(plan.fromM)}
+        y={AXIS - half}
+        width={plan.length.value * scale}
+        height={2 * half}
+        rx={half / 2}
+        fill="none"
+        stroke="var(--lake)"
+        strokeDasharray="2 4"
+      />
+      <Word x={x(plan.fromM + plan.length.value / 2)} y={Math.max(12, AXIS + half - 5)}>
+        {`ice, ${word}`}
+      </Word>
+    </>
   );
 }
 

@@ -20,6 +20,7 @@ import { usePreferences } from '../../ui/Preferences.js';
 import { Rows } from '../../ui/Rows.js';
 import { StagePage } from '../../ui/StagePage.js';
 import { TextField } from '../../ui/TextField.js';
+import { DripLoopDrawing } from './DripLoopDrawing.js';
 import { SealDrawing } from './SealDrawing.js';
 import { SealMethods } from './SealMethods.js';
 import { sealedFact } from './sealProgress.js';
@@ -54,6 +55,7 @@ function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
           {name}, {zone} <span className="font-normal text-muted">{between.join(' to ')}</span>
         </h2>
         {wrap && <SealDrawing sheet={sheet} plan={wrap} />}
+        {wrap && sheet.dripLoop && !sheet.sealed && <DripLoopDrawing loop={sheet.dripLoop} />}
         <Housings sheet={sheet} />
         <ul className="mt-2 list-disc space-y-1 pl-5">
           {instructions.map((line) => (

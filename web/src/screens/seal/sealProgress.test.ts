@@ -40,6 +40,7 @@ const steps: SealStep[] = sealSteps({
   salt: false,
   staysOpen: false,
   aloft: false,
+  loop: undefined,
   units: 'metric',
 });
 const joint = { unproved: [] as string[], wrap };

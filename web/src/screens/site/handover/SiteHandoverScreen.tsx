@@ -17,7 +17,7 @@ import { call, messageOf } from '../../../store/client.js';
 import { useWaitingCount } from '../../../store/Device.js';
 import { useJob } from '../../../store/queries.js';
 import { useSiteDraft } from '../../../store/useSiteEditor.js';
-import { sayDay } from '../../../ui/dates.js';
+import { now, sayDay } from '../../../ui/dates.js';
 import { Message } from '../../../ui/Message.js';
 import { usePreferences } from '../../../ui/Preferences.js';
 import { SiteTabs } from '../SiteTabs.js';
@@ -47,7 +47,10 @@ function HandoverOf({ job, site, unsaved }: { job: JobDocument; site: Site; unsa
   const signed = states.filter(
     ({ revision, changed, missing }) => revision && !changed && missing === 0,
   ).length;
-  const due = inspectionsOf(runs.map(({ id, design, sheet }) => ({ id, name: design.name, sheet })));
+  const due = inspectionsOf(
+    runs.map(({ id, design, sheet }) => ({ id, name: design.name, sheet })),
+    now(),
+  );
   const logs = useQueries({
     queries: runs.map(({ id, facts }) => ({
       queryKey: ['log', id, facts.length],
@@ -160,7 +163,6 @@ function Documents({ jobId }: { jobId: string }): ReactNode {
 }
 
 function Due({ due }: { due: readonly Inspection[] }): ReactNode {
-  const today = new Date().toISOString();
   return (
     <section className="mt-6" aria-labelledby="due">
       <h2 id="due" className="font-bold">
@@ -168,17 +170,17 @@ function Due({ due }: { due: readonly Inspection[] }): ReactNode {
       </h2>
       {due.length === 0 && <p className="text-muted">Nothing is sealed yet: nothing is due.</p>}
       <ul>
-        {due.map(({ id, runId, run, what, due: at }) => (
+        {due.map(({ id, runId, run, what, due: at, overdue }) => (
           <li
             key={id}
             className="grid gap-x-6 border-b border-rule py-1.5 sm:grid-cols-[8rem_minmax(0,1fr)_minmax(0,1fr)]"
           >
-            <span className={at < today ? 'font-semibold text-stop' : ''}>
+            <span className={overdue ? 'font-semibold text-stop' : ''}>
               {sayDay(at)}
-              {at < today ? ', overdue' : ''}
+              {overdue ? ', overdue' : ''}
             </span>
             <span>{what}</span>
-            <Link className="underline decoration-rule underline-offset-4" to={`/runs/${runId}/seal`}>
+            <Link className="underline decoration-rule underline-offset-4" to={`/runs/${runId}/visit`}>
               {run}
             </Link>
           </li>

@@ -1,0 +1,5 @@
+import { Module } from '@nestjs/common';
+import { ChangesController } from './changes.controller.js';
+
+@Module({ controllers: [ChangesController] })
+export class ChangesModule {}

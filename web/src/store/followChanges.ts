@@ -1,0 +1,92 @@
+import { pathOf, routes } from '@kobran/contract';
+import type { QueryClient } from '@tanstack/react-query';
+import type { Tabs } from './kept/tabs.js';
+import { jobKey, runKey, tracesKey } from './queries.js';
+
+/** Followed by what has changed, as the server tells it. */
+const NEWS = 'server ';
+/** Changes which come together are looked at together, ms. */
+const TOGETHER_MS = 120;
+
+/** Which questions have another answer after a change. */
+export function keysOf(change: string): string[][] | 'all' {
+  const [what, id = ''] = change.split(' ');
+  switch (what) {
+    case 'run':
+      return [
+        runKey(id),
+        tracesKey(id),
+        ['log', id],
+        ['revisions', id],
+        ['job'],
+        ['inspections'],
+        ['ends'],
+        ['trims'],
+      ];
+    case 'job':
+      return [jobKey(id), ['jobs'], ['run'], ['inspections']];
+    case 'shop':
+      return [['shop']];
+    default:
+      return 'all';
+  }
+}
+
+/**
+ * Shows what others change as soon as the server tells it. One tab of a browser listens, since a browser has few connections to one server;
+ * it tells the others.
+ *
+ * @returns how to stop
+ */
+export function followChanges(
+  queries: Pick<QueryClient, 'invalidateQueries'>,
+  tabs: Pick<Tabs, 'alone' | 'tell' | 'hear'>,
+  open: (path: string) => EventSource = (path) => new EventSource(path),
+): () => void {
+  const waiting = new Set<string>();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const look = (): void => {
+    timer = undefined;
+    const keys = [...waiting].map(keysOf);
+    waiting.clear();
+    if (keys.includes('all')) return void queries.invalidateQueries();
+    for (const key of new Map(keys.flat().map((one) => [String(one), one])).values())
+      if (typeof key !== 'string') void queries.invalidateQueries({ queryKey: key });
+  };
+  const changed = (change: string): void => {
+    waiting.add(change);
+    timer ??= setTimeout(look, TOGETHER_MS);
+  };
+  const stopHearing = tabs.hear((news) => {
+    if (news.startsWith(NEWS)) changed(news.slice(NEWS.length));
+  });
+  let isOver = false;
+  let end: () => void = () => undefined;
+  void tabs.alone('changes', () => {
+    if (isOver) return Promise.resolve();
+    return new Promise<void>((resolve) => {
+      const source = open(pathOf(routes.followChanges));
+      let wasOpen = false;
+      const tell = (change: string): void => {
+        changed(change);
+        tabs.tell(`${NEWS}${change}`);
+      };
+      // What was changed while nobody listened is not known.
+      source.onopen = () => {
+        if (wasOpen) tell('anything');
+        wasOpen = true;
+      };
+      source.onmessage = ({ data }: MessageEvent<string>) => tell(data);
+      end = () => {
+        source.close();
+        resolve();
+      };
+    });
+  });
+  return () => {
+    isOver = true;
+    clearTimeout(timer);
+    stopHearing();
+    end();
+  };
+}
