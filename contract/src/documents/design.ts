@@ -26,6 +26,7 @@ import {
   MAX_PIECES,
   housingKinds,
   sealSystemIds,
+  tapeLaps,
   legKinds,
   noisePlaces,
   slackCauses,
@@ -191,6 +192,10 @@ export class Housing implements core.Housing {
 export class JointSeal implements core.JointSeal {
   @IsString() @MaxLength(90) joint!: string;
   @IsIn(sealSystemIds) system!: core.SealSystemId;
+  @IsOptional() @IsInt() @Min(1) @Max(6) passes?: number;
+  @IsOptional() @IsIn(['a little', 'hard']) stretch?: core.TapeStretch;
+  @IsOptional() @IsIn(tapeLaps) lap?: core.TapeLap;
+  @IsOptional() @IsBoolean() courtesy?: boolean;
   @IsString() @Length(1, 300) reason!: string;
 }
 

@@ -4,6 +4,7 @@ import { defaultPractice } from '../practice/index.js';
 import { arrester, cable, fact, sheetOf } from '../run/aRun.fixture.js';
 import { noFacts } from '../run/facts/facts.js';
 import type { Facts } from '../run/facts/kinds.js';
+import { groundedSite } from '../site/aGround.fixture.js';
 import { aSite, routed } from '../site/aSite.fixture.js';
 import { onSite, survey } from '../site/index.js';
 import {
@@ -134,6 +135,33 @@ describe('the list of tools', () => {
     expect(toolsList([planned()], defaultPractice).every(({ owned }) => owned)).toBe(true);
     const made = ['in.a', 'in.b', 'main.a', 'main.b'].map((endId) => fact({ kind: 'end made', endId }));
     expect(toolsList([planned(made)], defaultPractice)).toEqual([]);
+  });
+});
+
+describe('the ground', () => {
+  // By hand: what is not joined is asked for, what is joined is not; a bolted conductor wants a lug at both ends.
+  it('asks for conductors by their size, and for their lugs', () => {
+    const own = groundedSite();
+    const [first, ...rest] = own.ground.bonds.filter(({ joint }) => joint !== 'mounted');
+    const open = {
+      ...first,
+      joint: 'bolt' as const,
+      lengthM: 3,
+      section: { areaMm2: 16 },
+      parallel: 1,
+      made: undefined,
+    };
+    const { made: _, ...bond } = open;
+    const joined = rest.map((one) => ({ ...one, made: { by: 'Wenna', on: '2026-11-04' } }));
+    const sheetOfGround = survey(
+      { ...own, ground: { ...own.ground, bonds: [bond, ...joined] } },
+      [],
+      catalog,
+    );
+    const rows = partsList([], sheetOfGround, catalog, []);
+    expect(needed(rows, 'ground conductor')).toEqual([3]);
+    expect(needed(rows, 'lug')).toEqual([2]);
+    expect(rows.find(({ kind }) => kind === 'lug')?.name).toBe('lug for 16 mm²');
   });
 });
 

@@ -1,7 +1,7 @@
 import { entry, type Catalog, type Stock } from '../catalog/index.js';
 import type { EndOutcome } from '../make/index.js';
 import { factAbout, tubeHistory, type Design, type Facts, type Sheet } from '../run/index.js';
-import type { SiteSheet } from '../site/index.js';
+import type { BondJoint, SiteSheet } from '../site/index.js';
 import { sparesFor, type Tries } from './spares.js';
 
 /** What a site is made of, as it is bought. */
@@ -14,6 +14,8 @@ export const needKinds = [
   'tape',
   'sleeve',
   'ground kit',
+  'ground conductor',
+  'lug',
   'support',
   'grip',
 ] as const;
@@ -101,6 +103,7 @@ export function partsList(
   const needs = new Needs();
   for (const run of runs) ofRun(run, catalog, needs);
   ofSite(site, needs);
+  ofGround(site, needs);
   return needs
     .all()
     .map((row): PartsRow => {
@@ -188,6 +191,32 @@ function ofSite({ ways, ground }: SiteSheet, needs: Needs): void {
       needs.add(
         { kind: 'ground kit', id: `kit-${size}mm`, name: `ground kit for ${size} mm`, unit: 'piece' },
         { runId: run, whose: runName, amount: 1 },
+      );
+  }
+}
+
+/** Ends of a conductor which are pressed or bolted want a lug each; clamps and welds do not. */
+const LUGGED: readonly BondJoint[] = ['bolt', 'compression'];
+
+/** Conductors of the ground which are not joined yet, by their size, with their lugs. */
+function ofGround({ ground }: SiteSheet, needs: Needs): void {
+  for (const { bond, from, to, length, areaMm2 } of ground.bonds) {
+    if (bond.made || bond.joint === 'mounted' || !length) continue;
+    const size = Math.round(areaMm2 / bond.parallel);
+    const whose = `${from.name} to ${to.name}`;
+    needs.add(
+      {
+        kind: 'ground conductor',
+        id: `conductor-${size}mm2-${bond.metal}`,
+        name: `${bond.metal} conductor, ${size} mm²`,
+        unit: 'm',
+      },
+      { runId: '', whose, amount: length.value * bond.parallel },
+    );
+    if (LUGGED.includes(bond.joint))
+      needs.add(
+        { kind: 'lug', id: `lug-${size}mm2`, name: `lug for ${size} mm²`, unit: 'piece' },
+        { runId: '', whose, amount: 2 * bond.parallel },
       );
   }
 }

@@ -71,7 +71,15 @@ export {
 } from './design/lookups.js';
 export { judgeEcho, type EchoVerdict, type JudgedPeak } from './wave/echoVerdict.js';
 export { driftFinding, powerFinding, readingFindings } from './advise/readingFindings.js';
-export { labelForms, labelSheet, labelsOf, type Label, type LabelForm } from './sheet/labels.js';
+export {
+  labelForms,
+  labelSheet,
+  labelsOf,
+  placeLabel,
+  type Label,
+  type LabelledRun,
+  type LabelForm,
+} from './sheet/labels.js';
 export { proposalKinds, proposeRuns, type Proposal, type ProposalKind } from './advise/propose.js';
 export { proposeRun, type RunWish } from './advise/propose.js';
 export { checkReferences } from './design/references.js';

@@ -37,16 +37,16 @@ const JOINT = {
 
 const topics: Record<string, (exposure: TapedExposure, method: SealMethod, system: UnitSystem) => Topic> = {
   passes: (exposure) => {
-    const right = passWords[passesFor[exposure]];
+    const right = passWords(passesFor[exposure]);
     return {
       question: `A joint ${places[exposure]}: how is the rubber put on?`,
       right,
       wrong: [
-        ...Object.entries(passWords)
-          .filter(([count]) => Number(count) !== passesFor[exposure])
-          .map(([count, text]): [string, string] => [
-            text,
-            Number(count) < passesFor[exposure]
+        ...[1, 2, 3]
+          .filter((count) => count !== passesFor[exposure])
+          .map((count): [string, string] => [
+            passWords(count),
+            count < passesFor[exposure]
               ? 'Too few passes for that place.'
               : 'More than that place asks for: tape and time for nothing.',
           ]),

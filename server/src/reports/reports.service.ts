@@ -5,8 +5,14 @@ import {
   gaugeSheet,
   labelSheet,
   labelsOf,
+  placeLabel,
+  heightProfile,
+  routeMarks,
+  factsOf,
   makeSchools,
+  newest,
   tactileSheets,
+  type LabelledRun,
   type Paper,
 } from '@kobran/core';
 import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
@@ -49,8 +55,9 @@ export class ReportsService implements OnModuleDestroy {
     return this.drawn(papers, `Strip gauges, ${run.design.name}`);
   }
 
-  /** Every assembly of the run once, or several of the one that is asked for. */
   /**
+   * Both ends of every assembly, and the boxes and entries on the run’s route; or several of the assembly that is asked for.
+   *
    * @param address where this Kobran is reached from: the code on a label leads to where a visit to its piece begins
    */
   async labels(
@@ -58,15 +65,30 @@ export class ReportsService implements OnModuleDestroy {
     { piece, count, form = 'flag' }: LabelSheetQuery,
     address: string,
   ): Promise<Buffer> {
-    const { run, sheet, catalog } = await this.sheets.sheetOf(runId);
+    const { run, sheet, catalog, place } = await this.sheets.sheetOf(runId);
     const assemblies = assembliesOf(run.design).filter(({ id }) => piece === undefined || id === piece);
     if (assemblies.length === 0) throw notFound('assembly', piece ?? 'any');
-    const of = { topHz: sheet.topHz, runCode: runId.slice(-6) };
+    const of: LabelledRun = {
+      name: run.design.name,
+      code: runId.slice(-6),
+      topHz: sheet.topHz,
+      madeOn: (end) =>
+        newest(factsOf(run.facts, 'end made').filter(({ endId }) => endId === end))?.at.slice(0, 10),
+    };
     const labels = assemblies.flatMap((one) => {
       const cells = cellsOf(`${address}/runs/${runId}/visit?at=${encodeURIComponent(one.id)}`);
       return labelsOf(one, count ?? one.count ?? 1, catalog, of).map((label) => ({ ...label, cells }));
     });
-    return this.drawn(labelSheet(labels, form), `Labels, ${run.design.name}`);
+    const profile = piece === undefined && place ? heightProfile(run.design, place) : undefined;
+    const boxes =
+      profile && place
+        ? routeMarks(profile, { design: run.design, sheet, runId }, place, catalog).filter(
+            ({ kind }) => kind === 'box',
+          )
+        : [];
+    const cells = cellsOf(`${address}/runs/${runId}/visit`);
+    const places = boxes.map((box) => ({ ...placeLabel(box, run.design.name, of.code), cells }));
+    return this.drawn(labelSheet([...labels, ...places], form), `Labels, ${run.design.name}`);
   }
 
   private async drawn(papers: Paper[], title: string): Promise<Buffer> {

@@ -147,6 +147,9 @@ describe('labels', () => {
     expect(page.words).toContain('Hut jumper');
     expect(page.words).toContain('Mast cable');
     expect(page.words).toContain('antenna end');
+    // The box in its way has one too.
+    expect(page.words).toContain('Entry box');
+    expect(page.words).toContain('from the radio');
   });
 
   it('two to a piece, numbered, as many pages as they need', async () => {

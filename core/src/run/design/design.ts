@@ -1,7 +1,7 @@
 import type { PhaseTolerance } from '../../cut/index.js';
 import type { FaceCode } from '../../catalog/index.js';
 import type { Listening } from '../../line/index.js';
-import type { SealSystemId } from '../../seal/index.js';
+import type { SealSystemId, TapeLap, TapeStretch } from '../../seal/index.js';
 import type { LegKind, Zone } from '../../route/index.js';
 
 /** The document people edit: one run from an equipment port to an antenna port. SI units. */
@@ -200,6 +200,11 @@ export interface JointSeal {
   /** The joint’s id. */
   joint: string;
   system: SealSystemId;
+  /** How it differs from the shop’s method; what is not stated is as everywhere. */
+  passes?: number;
+  stretch?: TapeStretch;
+  lap?: TapeLap;
+  courtesy?: boolean;
   /** Why, for whoever comes back. */
   reason: string;
 }

@@ -2,31 +2,40 @@ import { describe, expect, it } from 'vitest';
 import { catalog } from '../../catalog/index.js';
 import { aRun } from '../aRun.fixture.js';
 import { assembliesOf } from '../design/lookups.js';
-import { labelSheet, labelsOf } from './labels.js';
+import { labelSheet, labelsOf, placeLabel } from './labels.js';
 
 const [main] = assembliesOf(aRun());
-const of = { topHz: 146e6, runCode: '00a001' };
+const of = { name: 'VHF voice', code: '00a001', topHz: 146e6, madeOn: () => undefined };
 
 describe('labels', () => {
-  it('one is named as the piece, several are counted', () => {
-    expect(labelsOf(main, 1, catalog, of).map(({ name }) => name)).toEqual(['Main cable', 'Main cable']);
-    const three = labelsOf(main, 3, catalog, of);
-    expect([...new Set(three.map(({ name }) => name))]).toEqual([
-      'Main cable 1',
-      'Main cable 2',
-      'Main cable 3',
+  it('one is named as the piece, several are counted, each end by itself', () => {
+    expect(labelsOf(main, 1, catalog, of).map(({ name, lines }) => [name, lines[2]])).toEqual([
+      ['Main cable', 'radio end'],
+      ['Main cable', 'antenna end'],
     ]);
+    const three = labelsOf(main, 3, catalog, of);
+    expect(three.map(({ name }) => name)).toContain('Main cable 3');
     // Each end has a code of its own.
     expect(new Set(three.map(({ code }) => code)).size).toBe(6);
     expect(three[1].code).toBe('00a001-main-1-b');
   });
 
+  // Human text first: run, end, length, date. Handbook of the trade, 10.
+  it('says run, cable and length, and the day where the end is made', () => {
+    const made = (end: string) => (end === 'main.a' ? '2026-11-02' : undefined);
+    const [radio, antenna] = labelsOf(main, 1, catalog, { ...of, madeOn: made });
+    expect(radio.lines).toEqual(['VHF voice', 'RG-213/U, 12.500 m', 'radio end, 2026-11-02']);
+    expect(antenna.lines).toEqual(['VHF voice', 'RG-213/U, 12.500 m', 'antenna end']);
+    const [{ lines }] = labelsOf(main, 1, catalog, { ...of, name: 'A run whose name goes on and on and on' });
+    expect(lines[0]).toBe('A run whose name goes on and…');
+  });
+
   // 12.5 m of cable with velocity factor 0.66 at 146 MHz: 360·12.5·146e6/(0.66·c) degrees.
-  it('says cable, length and electrical length', () => {
-    const [{ lines }] = labelsOf(main, 1, catalog, of);
-    expect(lines[0]).toMatch(/^RG-213\/U, 12\.500 m$/);
+  it('says electrical length of a cable which is cut to it', () => {
+    const target = { frequencyHz: 146e6, degrees: 90 };
+    const [{ lines }] = labelsOf({ ...main, target }, 1, catalog, of);
     const degrees = (360 * 12.5 * 146e6) / (0.66 * 299_792_458);
-    expect(lines[1]).toBe(`${degrees.toFixed(0)}° at 146 MHz, radio end`);
+    expect(lines[2]).toBe(`radio end, ${degrees.toFixed(0)}° at 146 MHz`);
   });
 
   it.each(['flag', 'wrap'] as const)('two %ss to a piece, all on paper and none over another', (form) => {
@@ -66,5 +75,13 @@ describe('labels', () => {
     expect(Math.max(...dark.map(({ x, width }) => x + width))).toBeLessThanOrEqual(widthMm - 1.4);
     const words = shapes.flatMap((shape) => (shape.kind === 'text' ? [shape.x + shape.width] : []));
     expect(Math.max(...words)).toBeLessThanOrEqual(Math.min(...dark.map(({ x }) => x)));
+  });
+
+  it('of a box says the place, the run and how far it is, and a code which can be typed', () => {
+    expect(placeLabel({ what: 'Entry box (north)', atM: 2.6 }, 'VHF voice', '00a001')).toEqual({
+      name: 'Entry box (north)',
+      lines: ['VHF voice', '2.60 m from the radio'],
+      code: '00a001-entry-box-north-',
+    });
   });
 });

@@ -3,6 +3,7 @@ import { electricalDegrees } from '../../cut/index.js';
 import { A4, type Paper, type Shape } from '../../make/index.js';
 import { formatFrequency, formatLength } from '../../quantity/index.js';
 import type { Assembly } from '../design/design.js';
+import { endId, endSides } from '../design/ids.js';
 
 /** What stands on the label of one end: words first, since they are read when every server is gone. */
 export interface Label {
@@ -18,29 +19,72 @@ export interface Label {
 export const labelForms = ['flag', 'wrap', 'roll'] as const;
 export type LabelForm = (typeof labelForms)[number];
 
+/** As many letters as stand beside a code on the narrowest label. */
+const MAX_LETTERS = 30;
+
+const shortened = (text: string): string =>
+  text.length <= MAX_LETTERS ? text : `${text.slice(0, MAX_LETTERS - 1).trimEnd()}…`;
+
+/** What a label says besides its assembly. */
+export interface LabelledRun {
+  name: string;
+  /** A few letters which name the run. */
+  code: string;
+  /** Highest frequency in use, Hz. */
+  topHz: number;
+  /** The day on which an end was made, in words; nothing when it is not. */
+  madeOn: (endId: string) => string | undefined;
+}
+
 /**
- * Labels for several of one assembly, one for each end: name with number, cable and length, and what its length is at the frequency in use.
- *
- * @param topHz highest frequency in use, Hz
- * @param runCode a few letters which name the run
+ * Labels for several of one assembly, one for each end: its name with number, the run, cable and length, end and day. A cable which is cut
+ * to electrical length says that too. Handbook of the trade, 10.
  */
 export function labelsOf(
-  { id, label, cable, lengthM }: Assembly,
+  { id, label, cable, lengthM, target }: Assembly,
   count: number,
   catalog: Catalog,
-  { topHz, runCode }: { topHz: number; runCode: string },
+  { name: runName, code: runCode, topHz, madeOn }: LabelledRun,
 ): Label[] {
   const type = entry(catalog.cables, cable);
   const size = `${type.name}, ${formatLength(lengthM, { system: 'metric', digits: 3 })}`;
   const phase = `${electricalDegrees(lengthM, topHz, type.velocityFactor).toFixed(0)}° at ${formatFrequency(topHz)}`;
   return Array.from({ length: count }, (_, k) => k).flatMap((k) =>
-    (['radio', 'antenna'] as const).map((end) => ({
-      name: count === 1 ? label : `${label} ${k + 1}`,
-      lines: [size, `${phase}, ${end} end`],
-      code: `${runCode}-${id}${count === 1 ? '' : `-${k + 1}`}-${end === 'radio' ? 'a' : 'b'}`,
+    endSides.map((side) => ({
+      name: `${label}${count === 1 ? '' : ` ${k + 1}`}`,
+      lines: [
+        shortened(runName),
+        size,
+        [
+          `${side === 'a' ? 'radio' : 'antenna'} end`,
+          target ? phase : '',
+          count === 1 ? (madeOn(endId(id, side)) ?? '') : '',
+        ]
+          .filter(Boolean)
+          .join(', '),
+      ],
+      code: `${runCode}-${id}${count === 1 ? '' : `-${k + 1}`}-${side}`,
     })),
   );
 }
+
+/**
+ * The label of a box, an entry or a pit through which a run goes: the place, the run, and how far it is.
+ *
+ * @param atM from the radio, m
+ */
+export const placeLabel = (
+  place: { what: string; atM: number },
+  runName: string,
+  runCode: string,
+): Label => ({
+  name: place.what,
+  lines: [shortened(runName), `${formatLength(place.atM, { system: 'metric' })} from the radio`],
+  code: `${runCode}-${place.what
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .slice(0, 24)}`,
+});
 
 interface Form {
   widthMm: number;
@@ -103,9 +147,9 @@ function labelShapes(
     ...lines.map((text, k): Shape => ({
       kind: 'text',
       x: x + 2,
-      y: y + 6 + k * 4,
+      y: y + 5.4 + k * 3.4,
       width,
-      sizePt: 7.5,
+      sizePt: 7,
       text,
     })),
     { kind: 'text', x: x + 2, y: y + heightMm - 4.2, width, sizePt: 7, text: code, ink: 'muted' },

@@ -24,6 +24,18 @@ describe('how a joint is closed', () => {
       'N jack body',
     ]));
 
+  it('a joint may differ from the shop in passes, stretch, lap and courtesy layer', () => {
+    const own = (over: object) =>
+      inZone('outdoor', {}, { own: { joint: top.id, system: 'rubber and vinyl', reason: 'wind', ...over } });
+    const layers = (over: object): string[] => own(over).wrap?.layers.map(({ name }) => name) ?? [];
+    expect(layers({}).filter((name) => name.startsWith('Rubber'))).toHaveLength(2);
+    expect(layers({ passes: 3 }).filter((name) => name.startsWith('Rubber'))).toHaveLength(3);
+    expect(own({ passes: 3 }).instructions.join(' ')).toContain('Three passes');
+    expect(layers({ courtesy: true })[0]).toBe('Courtesy layer');
+    expect(rubberM(own({ stretch: 'hard' }))).toBeLessThan(rubberM(own({})));
+    expect(rubberM(own({ lap: 'two thirds' }))).toBeGreaterThan(rubberM(own({})));
+  });
+
   it('takes less tape stretched hard', () => {
     const tape = (tapeStretch: 'a little' | 'hard'): number =>
       rubberM(inZone('outdoor', {}, { practice: { ...defaultPractice, tapeStretch } }));

@@ -6,6 +6,7 @@ import {
   sealNotes,
   sealSystem,
   type ProfileStep,
+  type SealMethod,
 } from '../../seal/index.js';
 import type { Housing, JointSeal } from '../design/design.js';
 import type { WrapSheet } from './work.js';
@@ -132,15 +133,29 @@ export function jointSeal(
     },
     exposure: zone,
   };
+  const method = methodHere(practice, own);
   const staysOpen = group.some(({ leftPiece, rightPiece }) =>
     [leftPiece, rightPiece].some((placed) => placed?.piece.kind === 'arrester'),
   );
   return {
     system: system.id,
     reason: own?.reason,
-    wrap: system.plan(object, sealMethod(practice)),
-    instructions: sealNotes(system, zone, staysOpen),
+    wrap: system.plan(object, method),
+    instructions: sealNotes(system, zone, { passes: method.passes, staysOpen }),
     staysOpen,
     inspectionMonths: inspectionMonths(practice, zone),
   };
+}
+
+/** As the shop seals, save where this joint differs. */
+function methodHere(practice: Practice, own: JointSeal | undefined): SealMethod {
+  const method = sealMethod(practice);
+  if (!own) return method;
+  const {
+    passes = method.passes,
+    stretch = method.stretch,
+    lap = method.lap,
+    courtesy = method.courtesy,
+  } = own;
+  return { ...method, passes, stretch, lap, courtesy };
 }

@@ -2,12 +2,11 @@ import {
   formatLength,
   housingKinds,
   sealWords,
-  sealSystems,
   stageHeadline,
   type SealSystemId,
   type WrapSheet,
 } from '@kobran/core';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { DoneButton } from '../../frame/DoneButton.js';
 import { RunPhotos } from '../../frame/RunPhotos.js';
@@ -19,9 +18,9 @@ import { FigureText } from '../../ui/FigureText.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { Rows } from '../../ui/Rows.js';
 import { StagePage } from '../../ui/StagePage.js';
-import { TextField } from '../../ui/TextField.js';
 import { DripLoopDrawing } from './DripLoopDrawing.js';
 import { SealDrawing } from './SealDrawing.js';
+import { JointMethod } from './JointMethod.js';
 import { SealMethods } from './SealMethods.js';
 import { sealedFact } from './sealProgress.js';
 
@@ -64,7 +63,7 @@ function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
         </ul>
       </div>
       <div>
-        <System sheet={sheet} />
+        <JointMethod sheet={sheet} />
         <Figures sheet={sheet} />
         <div className="mt-3 flex flex-wrap items-center gap-3">
           {wrap && !sealed && (
@@ -132,52 +131,6 @@ function Figures({ sheet: { wrap, inspectionMonths } }: { sheet: WrapSheet }): R
         ))}
       </ol>
     </>
-  );
-}
-
-/** How this joint is sealed: as the shop does, or in its own way with the reason. */
-function System({ sheet: { jointId, system, reason } }: { sheet: WrapSheet }): ReactNode {
-  const { editor, practice } = useOpenRun();
-  const [chosen, setChosen] = useState<SealSystemId>();
-  if (!system) return null;
-  const shop = practice.sealSystem ?? 'rubber and vinyl';
-  const choose = (to: SealSystemId): void => {
-    if (to !== shop) setChosen(to);
-    else {
-      setChosen(undefined);
-      if (reason !== undefined) editor.change([{ op: 'set seal', joint: jointId, seal: undefined }]);
-    }
-  };
-  return (
-    <div className="mb-3 grid gap-2">
-      <Choice
-        label="Sealed with"
-        value={chosen ?? system}
-        options={sealSystems.map(({ id, name }) => ({ value: id, label: name }))}
-        hint={`${(chosen ?? system) === shop ? 'As the shop seals. ' : ''}${sealWords[chosen ?? system].why}`}
-        onChange={(to) => {
-          const found = sealSystems.find(({ id }) => id === to);
-          if (found) choose(found.id);
-        }}
-      />
-      {(chosen ?? reason) !== undefined && (
-        <TextField
-          label={chosen ? 'Why here? (then it is taken over)' : 'Why here'}
-          value={reason ?? ''}
-          maxLength={300}
-          onChange={(why) => {
-            editor.change([
-              {
-                op: 'set seal',
-                joint: jointId,
-                seal: { joint: jointId, system: chosen ?? system, reason: why },
-              },
-            ]);
-            setChosen(undefined);
-          }}
-        />
-      )}
-    </div>
   );
 }
 

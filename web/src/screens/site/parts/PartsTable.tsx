@@ -15,6 +15,8 @@ const kindNames: Record<NeedKind, string> = {
   tape: 'Tape',
   sleeve: 'Sleeves and boots',
   'ground kit': 'Ground kits',
+  'ground conductor': 'Ground conductors',
+  lug: 'Lugs',
   support: 'Clips and hangers',
   grip: 'Grips',
 };
@@ -91,7 +93,7 @@ export function PartsTable({
                     {row.lowest > 0 && <span className="block text-sm text-muted">keep {row.lowest}</span>}
                   </td>
                   <td className="figures py-1 pr-3 text-right">
-                    {row.unit === 'm' ? (
+                    {row.kind === 'cable' ? (
                       <Link className="underline underline-offset-4" to={`/jobs/${jobId}/reels`}>
                         {row.onShelf === undefined ? 'no reel' : say(row, row.onShelf)}
                       </Link>
