@@ -91,7 +91,7 @@ function Places({ places }: { places: readonly PlaceDrift[] }): ReactNode {
   const { units } = usePreferences();
   const hasRate = places.some(({ addedDbPerYear }) => addedDbPerYear !== undefined);
   return (
-    <div className="mt-2 overflow-x-auto" tabIndex={0} role="region" aria-labelledby="drift">
+    <div className="relative mt-2 overflow-x-auto" tabIndex={0} role="group" aria-label="Drift by place">
       <table className="w-full">
         <thead>
           <tr className="text-left text-sm text-muted">
