@@ -47,11 +47,13 @@ export class FakeKeeper extends MemoryKeeper {
 /** Tabs of one browser: they take turns and hear each other. */
 export class FakeBrowser {
   readonly keeper = new FakeKeeper();
-  private readonly listeners = new Map<string, Set<(news: string) => void>>();
+  /** Of each page by its tab: a page which is reloaded is another one in the same tab. */
+  private readonly pages = new Map<string, Set<(news: string) => void>>();
   private turn: Promise<unknown> = Promise.resolve();
 
   open(id: string): Tabs {
-    this.listeners.set(id, new Set());
+    const own = new Set<(news: string) => void>();
+    this.pages.set(id, own);
     return {
       id,
       alone: <T>(_: string, work: () => Promise<T>): Promise<T> => {
@@ -60,18 +62,18 @@ export class FakeBrowser {
         return mine;
       },
       tell: (news) => {
-        for (const [other, heard] of this.listeners)
-          if (other !== id) for (const listener of heard) listener(news);
+        for (const heard of this.pages.values())
+          if (heard !== own) for (const listener of heard) listener(news);
       },
       hear: (listener) => {
-        this.listeners.get(id)?.add(listener);
-        return () => this.listeners.get(id)?.delete(listener);
+        own.add(listener);
+        return () => own.delete(listener);
       },
-      open: () => Promise.resolve(new Set(this.listeners.keys())),
+      open: () => Promise.resolve(new Set(this.pages.keys())),
     };
   }
 
   close(id: string): void {
-    this.listeners.delete(id);
+    this.pages.delete(id);
   }
 }

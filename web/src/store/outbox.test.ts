@@ -113,6 +113,21 @@ describe('facts on their way to the server', () => {
     expect(shown).toEqual(new Map(['one', 'two'].map((name) => [name, [uuid(1)]])));
   });
 
+  it('what a tab wrote before it was closed is sent by another', async () => {
+    const { tab, server, clock, browser } = world();
+    server.answer = away;
+    const [one, two] = [await tab('one'), await tab('two')];
+    await clock.pass(0);
+    await one.put(note(1));
+    await settled();
+    one.stop();
+    browser.close('one');
+    server.answer = () => ({ kind: 'done' });
+    await clock.pass(10_000);
+    expect(server.kept).toEqual([uuid(1)]);
+    expect(two.snapshot().waiting).toEqual([]);
+  });
+
   it('one which the server refuses is set aside with the reason, and the others go on', async () => {
     const { tab, server, clock, warnings } = world();
     server.answer = ({ body }) =>
@@ -225,7 +240,7 @@ describe('facts on their way to the server', () => {
         expect(server.kept.toSorted()).toEqual(Array.from({ length: written }, (_, k) => uuid(k + 1)));
         for (const outbox of tabs) expect(outbox.snapshot().waiting).toEqual([]);
       }),
-      { numRuns: 40 },
+      { numRuns: 100 },
     );
   });
 });

@@ -67,6 +67,8 @@ export class Outbox {
   /** By key, oldest first. */
   private parcels = new Map<string, Parcel>();
   private aside: readonly Aside[] = [];
+  /** Counts what has happened to the store: an older look at it never stands over a newer one. */
+  private changes = 0;
   /** Made in this tab, and not in the store since that is full or forbidden. */
   private readonly unkept = new Map<string, Parcel>();
   private readonly listeners = new Set<() => void>();
@@ -105,6 +107,7 @@ export class Outbox {
     try {
       await this.ports.keeper.put(key, parcel);
       this.parcels.set(key, parcel);
+      this.changes += 1;
       this.unkept.delete(key);
       this.ports.tabs.tell(NEWS);
     } catch (error) {
@@ -139,6 +142,13 @@ export class Outbox {
   private async heard(news: string): Promise<void> {
     if (news.startsWith(ARRIVED)) await this.ports.arrived(news.slice(ARRIVED.length));
     if (news === NEWS || news.startsWith(ARRIVED)) await this.refresh();
+    // The tab that wrote it may be closed before it has sent it.
+    if (this.parcels.size > 0 && !this.sending) this.tryAgainLater();
+  }
+
+  private tryAgainLater(): void {
+    this.cancelRetry();
+    this.cancelRetry = this.ports.later(RETRY_MS, () => this.send());
   }
 
   private send(): void {
@@ -155,7 +165,7 @@ export class Outbox {
         if (this.again) {
           this.again = false;
           this.send();
-        } else if (!complete) this.cancelRetry = this.ports.later(RETRY_MS, () => this.send());
+        } else if (!complete) this.tryAgainLater();
       });
   }
 
@@ -182,6 +192,7 @@ export class Outbox {
     this.unkept.delete(key);
     await this.ports.keeper.remove(key);
     this.parcels.delete(key);
+    this.changes += 1;
     this.show();
     this.ports.tabs.tell(arrived ? `${ARRIVED}${parcel.runId}` : NEWS);
   }
@@ -197,8 +208,25 @@ export class Outbox {
     }
   }
 
-  /** Reads the store; an entry which is none is set aside, and the others work. */
+  /** Reads the store; an entry which is none is set aside, and the others work. What changes while it is read is read again. */
   private async read(): Promise<void> {
+    let seen: number;
+    let parcels: Map<string, Parcel>;
+    let aside: Aside[];
+    this.changes += 1;
+    do {
+      seen = this.changes;
+      parcels = await this.readParcels();
+      aside = [];
+      for (const [key, value] of await this.ports.keeper.entries(ASIDE))
+        aside.push(await this.asideOf(key, value));
+    } while (seen !== this.changes);
+    this.parcels = parcels;
+    this.aside = aside;
+    this.show();
+  }
+
+  private async readParcels(): Promise<Map<string, Parcel>> {
     const parcels = new Map<string, Parcel>();
     for (const [key, value] of await this.ports.keeper.entries(OUTBOX)) {
       // What this tab has looked at before is not looked at again: a parcel never changes.
@@ -211,12 +239,7 @@ export class Outbox {
         this.ports.warn(`An entry kept on this device cannot be read. It is set aside. ${read.why}`);
       }
     }
-    this.parcels = parcels;
-    const aside: Aside[] = [];
-    for (const [key, value] of await this.ports.keeper.entries(ASIDE))
-      aside.push(await this.asideOf(key, value));
-    this.aside = aside;
-    this.show();
+    return parcels;
   }
 
   private async asideOf(key: string, value: unknown): Promise<Aside> {
