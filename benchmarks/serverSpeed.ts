@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Pool } from 'pg';
+import { extensions } from '../server/src/database/extensions.js';
 import { hasPostgres, OwnPostgres } from '../server/src/postgres.fixture.js';
 import { ask, crowd, percentile, startKobran, stopKobran } from './clients.js';
 
@@ -85,7 +86,7 @@ const postgres = hasPostgres ? new OwnPostgres() : undefined;
 const figures: Record<string, Record<string, number>> = {};
 try {
   figures.embedded = await measure({ KOBRAN_DATA: folder }, async () => {
-    const engine = await PGlite.create(join(folder, 'database'));
+    const engine = await PGlite.create(join(folder, 'database'), { extensions });
     return { query: (text, values) => engine.query(text, values), close: () => engine.close() };
   });
   if (postgres) {

@@ -31,6 +31,7 @@ export { shopClasses } from './documents/shopEntries.js';
 export {
   AddTrace,
   AsBuiltQuery,
+  BoardQuery,
   BookCutting,
   CalibrateAnalyser,
   ConnectInstrument,
@@ -38,6 +39,7 @@ export {
   CreateRun,
   GaugeSheetQuery,
   ImportShop,
+  InspectionsQuery,
   KeepProgress,
   LabelSheetQuery,
   PutOnBench,
@@ -62,6 +64,9 @@ export { routes } from './routes.js';
 export type {
   ApiProblem,
   BackupSummary,
+  BoardPage,
+  BoardRow,
+  BoardRun,
   Damaged,
   DeletedEntry,
   DeletedRun,
@@ -79,6 +84,7 @@ export type {
   MeasuredSweepData,
   OnBench,
   ProgressDocument,
+  RebuiltBoard,
   RestoredBackup,
   RevealedFault,
   RunDocument,

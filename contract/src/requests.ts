@@ -6,9 +6,12 @@ import {
   farEnds,
   instrumentKinds,
   shopKinds,
+  stages,
   type FarEndKind,
   type InstrumentKind,
   type ShopKind,
+  type SnagLevel,
+  type StageId,
 } from '@kobran/core';
 import { Type } from 'class-transformer';
 import {
@@ -149,7 +152,30 @@ export class GaugeSheetQuery {
   @IsOptional() @IsIn(['sheet', 'tactile']) form?: 'sheet' | 'tactile';
 }
 
-/** Labels for several of one assembly. */
+/** Which page of the board. */
+export class BoardQuery {
+  /** Words somebody looks for, in any order. */
+  @IsOptional() @IsString() @MaxLength(120) search?: string;
+  /** Runs whose next step is in this stage. */
+  @IsOptional() @IsIn(stages.map(({ id }) => id)) stage?: StageId;
+  /** Runs whose worst problem is of this level, or which have none. */
+  @IsOptional() @IsIn(['stop', 'caution', 'note', 'none']) problem?: SnagLevel | 'none';
+  @IsOptional() @IsIn(['overdue', 'soon']) due?: 'overdue' | 'soon';
+  /** Somebody who has signed something of it. */
+  @IsOptional() @IsString() @MaxLength(60) person?: string;
+  /** Only the runs of this job. */
+  @IsOptional() @IsUUID() job?: string;
+  /** As the page before it says. */
+  @IsOptional() @Matches(/^\d{1,15}\.\d{1,15}$/) after?: string;
+  @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(200) most?: number;
+}
+
+/** Which inspections. */
+export class InspectionsQuery {
+  /** `true`: overdue ones, and those which somebody would plan for now. */
+  @IsOptional() @IsIn(['true', 'false']) soon?: 'true' | 'false';
+}
+
 /** How an as-built is printed. */
 export class AsBuiltQuery {
   @IsOptional() @IsIn(['metric', 'imperial']) units?: 'metric' | 'imperial';
@@ -157,6 +183,7 @@ export class AsBuiltQuery {
   @IsOptional() @IsIn(['crew', 'customer']) copy?: 'crew' | 'customer';
 }
 
+/** Labels for several of one assembly. */
 export class LabelSheetQuery {
   @IsOptional() @IsString() @Length(1, 40) piece?: string;
   @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(MAX_IN_BATCH) count?: number;

@@ -9,6 +9,7 @@ import type {
   InstrumentKind,
   Practice,
   Problem,
+  RunSummary,
   Sheet,
   ShopEntry,
   ShopKind,
@@ -34,6 +35,37 @@ export interface JobSummary {
   runCount: number;
   /** What of it cannot be read. */
   damaged?: Damaged[];
+}
+
+/** A run on the board. */
+export interface BoardRun {
+  id: string;
+  /** Nothing where the run cannot be read. */
+  summary?: RunSummary;
+  /** Why it cannot be read. */
+  fault?: string;
+}
+
+/** A line of the board: a run with its job, or a job which has none. */
+export interface BoardRow {
+  job: Pick<JobSummary, 'id' | 'name' | 'site'>;
+  run?: BoardRun;
+}
+
+/** Some of the board, in the order of jobs and runs. */
+export interface BoardPage {
+  rows: BoardRow[];
+  /** Where the next page goes on; nothing at the end. */
+  next?: string;
+  /** Nothing has the words which were looked for: these have words like them. */
+  near?: true;
+  /** Runs of which something else may be said in a moment: the shop or the program has changed. */
+  workingOut: number;
+}
+
+/** Of how many runs it was worked out again what lists say. */
+export interface RebuiltBoard {
+  runs: number;
 }
 
 export interface RunDocument {

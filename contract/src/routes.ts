@@ -1,8 +1,15 @@
 import type { KeptLog } from '@kobran/core';
 import type { JobFile } from './documents/jobFile.js';
-import type { AsBuiltQuery, GaugeSheetQuery, LabelSheetQuery } from './requests.js';
+import type {
+  AsBuiltQuery,
+  BoardQuery,
+  GaugeSheetQuery,
+  InspectionsQuery,
+  LabelSheetQuery,
+} from './requests.js';
 import type {
   BackupSummary,
+  BoardPage,
   DeletedEntry,
   DeletedRun,
   DueInspection,
@@ -17,6 +24,7 @@ import type {
   MeasuredPower,
   MeasuredSweepData,
   ProgressDocument,
+  RebuiltBoard,
   RestoredBackup,
   RevealedFault,
   RunDocument,
@@ -77,6 +85,16 @@ export const routes = {
     '/api/backups/:name/restore',
     'Back up what stands, then put a backup of the data folder in its place',
   ),
+
+  readBoard: get<BoardPage, BoardQuery>()(
+    '/api/board',
+    'Runs of all jobs with what is said of each, page by page; found by words and by what they want',
+  ),
+  rebuildBoard: ask<RebuiltBoard>()(
+    '/api/board/rebuild',
+    'Work out again what lists say of every run, whatever they say now',
+  ),
+  listPeople: get<string[]>()('/api/people', 'Everybody who has signed something of a run'),
 
   listJobs: get<JobSummary[], { deleted?: boolean }>()(
     '/api/jobs',
@@ -187,9 +205,9 @@ export const routes = {
     'The as-built of a site with all its runs',
   ),
   readCalendar: get<Blob>()('/api/jobs/:id/inspections.ics', 'When what is looked at again, as a calendar'),
-  listInspections: get<DueInspection[]>()(
+  listInspections: get<DueInspection[], InspectionsQuery>()(
     '/api/inspections',
-    'What is looked at again in all jobs, the first due first',
+    'What is looked at again in all jobs, the first due first; with soon=true only what somebody would plan for now',
   ),
   readWholeCalendar: get<Blob>()('/api/inspections.ics', 'The same as a calendar'),
   readArchive: get<Blob, AsBuiltQuery>()(

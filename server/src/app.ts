@@ -32,6 +32,7 @@ import { ProgressModule } from './progress/progress.module.js';
 import { ReportsModule } from './reports/reports.module.js';
 import { RunsModule } from './runs/runs.module.js';
 import { ShopModule } from './shop/shop.module.js';
+import { SummariesModule } from './summaries/summaries.module.js';
 import { TracesModule } from './traces/traces.module.js';
 
 const KEEP_ALIVE_MS = 65_000;
@@ -68,6 +69,7 @@ class AppModule {
         ReportsModule,
         RunsModule,
         ShopModule,
+        SummariesModule,
         TracesModule,
       ],
     };

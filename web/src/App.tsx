@@ -16,7 +16,12 @@ import { ErrorBoundary } from './ui/ErrorBoundary.js';
 import { Message } from './ui/Message.js';
 
 /** Screens come after the board: each is a script of its own, and all are fetched once the first page stands. */
-const scripts: (() => Promise<unknown>)[] = [() => import('./store/readParcel.js'), fetchBackground];
+const scripts: (() => Promise<unknown>)[] = [
+  () => import('./store/readParcel.js'),
+  () => import('./frame/Palette.js'),
+  () => import('./frame/AsideWindow.js'),
+  fetchBackground,
+];
 
 function screen<Name extends string>(
   load: () => Promise<Record<Name, ComponentType>>,
@@ -26,6 +31,8 @@ function screen<Name extends string>(
   return lazy(() => load().then((script) => ({ default: script[name] })));
 }
 
+/** All but the board want the catalogue. */
+const WithShop = screen(() => import('./store/Shop.js'), 'WithShop');
 const RunFrame = screen(() => import('./frame/RunFrame.js'), 'RunFrame');
 const LineScreen = screen(() => import('./screens/line/LineScreen.js'), 'LineScreen');
 const CablesScreen = screen(() => import('./screens/cables/CablesScreen.js'), 'CablesScreen');
@@ -96,48 +103,50 @@ export function App(): ReactNode {
         <Suspense fallback={<Message title="One moment…" />}>
           <Routes>
             <Route path="/" element={<Board />} />
-            <Route path="/jobs/:jobId/new" element={<NewRunScreen />} />
-            <Route path="/jobs/:jobId/practice" element={<PracticeScreen />} />
-            <Route path="/jobs/:jobId/site" element={<SiteScreen />} />
-            <Route path="/jobs/:jobId/pull/:wayId" element={<PullScreen />} />
-            <Route path="/jobs/:jobId/ground" element={<GroundSiteScreen />} />
-            <Route path="/jobs/:jobId/parts" element={<PartsScreen />} />
-            <Route path="/jobs/:jobId/handover" element={<SiteHandoverScreen />} />
-            <Route path="/jobs/:jobId/day" element={<DayScreen />} />
-            <Route path="/jobs/:jobId/day/:person" element={<DaySheetScreen />} />
-            <Route path="/jobs/:jobId/reels" element={<ReelsScreen />} />
-            <Route path="/practice" element={<ShopPracticeScreen />} />
-            <Route path="/ends" element={<EndsScreen />} />
-            <Route path="/instruments" element={<InstrumentsScreen />} />
-            <Route path="/backups" element={<BackupsScreen />} />
-            <Route path="/calibrate" element={<CalibrateScreen />} />
-            <Route path="/catalog" element={<CatalogScreen />} />
-            <Route path="/catalog/:kind" element={<CatalogScreen />} />
-            <Route path="/catalog/:kind/:id" element={<CatalogScreen />} />
-            <Route path="/identify" element={<IdentifyScreen />} />
-            <Route path="/quick" element={<QuickScreen />} />
-            <Route path="/quick/:sheet" element={<QuickScreen />} />
-            <Route path="/kit" element={<KitScreen />} />
-            <Route path="/train" element={<TrainScreen />} />
-            <Route path="/runs/:runId" element={<RunFrame />}>
-              <Route index element={<Navigate to="plan" replace />} />
-              <Route path="plan" element={<LineScreen />} />
-              <Route path="cables" element={<CablesScreen />} />
-              <Route path="make" element={<MakeScreen />} />
-              <Route path="make/:endId" element={<CardScreen />} />
-              <Route path="make/:endId/batch" element={<BatchScreen />} />
-              <Route path="make/:endId/repair" element={<RepairScreen />} />
-              <Route path="cut" element={<CutScreen />} />
-              <Route path="match" element={<MatchScreen />} />
-              <Route path="prove" element={<ProveScreen />} />
-              <Route path="rehearse" element={<RehearseScreen />} />
-              <Route path="route" element={<RouteScreen />} />
-              <Route path="ground" element={<GroundScreen />} />
-              <Route path="ground/tube/:pieceId" element={<TubeScreen />} />
-              <Route path="seal" element={<SealScreen />} />
-              <Route path="seal/:jointId" element={<SealCardScreen />} />
-              <Route path="visit" element={<VisitScreen />} />
-              <Route path="handover" element={<HandoverScreen />} />
+            <Route element={<WithShop />}>
+              <Route path="/jobs/:jobId/new" element={<NewRunScreen />} />
+              <Route path="/jobs/:jobId/practice" element={<PracticeScreen />} />
+              <Route path="/jobs/:jobId/site" element={<SiteScreen />} />
+              <Route path="/jobs/:jobId/pull/:wayId" element={<PullScreen />} />
+              <Route path="/jobs/:jobId/ground" element={<GroundSiteScreen />} />
+              <Route path="/jobs/:jobId/parts" element={<PartsScreen />} />
+              <Route path="/jobs/:jobId/handover" element={<SiteHandoverScreen />} />
+              <Route path="/jobs/:jobId/day" element={<DayScreen />} />
+              <Route path="/jobs/:jobId/day/:person" element={<DaySheetScreen />} />
+              <Route path="/jobs/:jobId/reels" element={<ReelsScreen />} />
+              <Route path="/practice" element={<ShopPracticeScreen />} />
+              <Route path="/ends" element={<EndsScreen />} />
+              <Route path="/instruments" element={<InstrumentsScreen />} />
+              <Route path="/backups" element={<BackupsScreen />} />
+              <Route path="/calibrate" element={<CalibrateScreen />} />
+              <Route path="/catalog" element={<CatalogScreen />} />
+              <Route path="/catalog/:kind" element={<CatalogScreen />} />
+              <Route path="/catalog/:kind/:id" element={<CatalogScreen />} />
+              <Route path="/identify" element={<IdentifyScreen />} />
+              <Route path="/quick" element={<QuickScreen />} />
+              <Route path="/quick/:sheet" element={<QuickScreen />} />
+              <Route path="/kit" element={<KitScreen />} />
+              <Route path="/train" element={<TrainScreen />} />
+              <Route path="/runs/:runId" element={<RunFrame />}>
+                <Route index element={<Navigate to="plan" replace />} />
+                <Route path="plan" element={<LineScreen />} />
+                <Route path="cables" element={<CablesScreen />} />
+                <Route path="make" element={<MakeScreen />} />
+                <Route path="make/:endId" element={<CardScreen />} />
+                <Route path="make/:endId/batch" element={<BatchScreen />} />
+                <Route path="make/:endId/repair" element={<RepairScreen />} />
+                <Route path="cut" element={<CutScreen />} />
+                <Route path="match" element={<MatchScreen />} />
+                <Route path="prove" element={<ProveScreen />} />
+                <Route path="rehearse" element={<RehearseScreen />} />
+                <Route path="route" element={<RouteScreen />} />
+                <Route path="ground" element={<GroundScreen />} />
+                <Route path="ground/tube/:pieceId" element={<TubeScreen />} />
+                <Route path="seal" element={<SealScreen />} />
+                <Route path="seal/:jointId" element={<SealCardScreen />} />
+                <Route path="visit" element={<VisitScreen />} />
+                <Route path="handover" element={<HandoverScreen />} />
+              </Route>
             </Route>
             <Route
               path="*"

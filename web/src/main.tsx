@@ -5,7 +5,6 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App.js';
 import { Unreachable } from './store/client.js';
-import { ShopProvider } from './store/Shop.js';
 import { PreferencesProvider } from './ui/Preferences.js';
 
 const queries = new QueryClient({
@@ -20,11 +19,9 @@ createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
       <PreferencesProvider>
-        <ShopProvider>
-          <BrowserRouter>
-            <App />
-          </BrowserRouter>
-        </ShopProvider>
+        <BrowserRouter>
+          <App />
+        </BrowserRouter>
       </PreferencesProvider>
     </QueryClientProvider>
   </StrictMode>,

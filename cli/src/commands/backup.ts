@@ -1,11 +1,11 @@
 import type { Command } from 'commander';
 import { InputProblem, type Desk } from '../desk.js';
 
-/** `backup FILE` and `restore FILE`: everything out of the data folder, and into it. */
+/** `backup FILE` and `restore FILE`: everything out of the data folder, and into it; `rebuild`: what is worked out of it. */
 export function backupCommands(kobran: Command, { runDataProgram }: Desk): void {
-  const run = async (what: string, file: string): Promise<void> => {
+  const run = async (...args: string[]): Promise<void> => {
     // What is wrong the program has said itself.
-    if ((await runDataProgram(what, file)) !== 0) throw new InputProblem([]);
+    if ((await runDataProgram(...args)) !== 0) throw new InputProblem([]);
   };
   kobran
     .command('backup')
@@ -26,4 +26,8 @@ export function backupCommands(kobran: Command, { runDataProgram }: Desk): void 
     )
     .addHelpText('after', '\nExample:\n  npx kobran restore hut.kobran-backup')
     .action((file: string) => run('restore', file));
+  kobran
+    .command('rebuild')
+    .description('Work out again what the board and its search say of every run, with Kobran running or not.')
+    .action(() => run('rebuild'));
 }

@@ -40,6 +40,15 @@ export type { AnyPiece, End, Target } from './design/design.js';
 export { signOffProblem } from './stages/index.js';
 export * from './log/index.js';
 export * from './visit/index.js';
+export {
+  looksOf,
+  peopleOf,
+  runSummary,
+  searchWords,
+  type LineShape,
+  type Look,
+  type RunSummary,
+} from './summary/runSummary.js';
 export { evaluate, type Sheet } from './evaluate.js';
 export type { RunState } from './runState.js';
 export { duties, dutyIdOf, type DutyId } from './design/duty.js';

@@ -3,16 +3,17 @@ import { existsSync } from 'node:fs';
 import { copyFile, mkdtemp, rename, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import type { BackupSummary } from '@kobran/contract';
+import type { BackupSummary, RebuiltBoard } from '@kobran/contract';
 import { readConfig, type Config } from '../config.js';
 import { openDatabase } from '../database/database.js';
 import { isHeld } from '../database/folderLock.js';
+import { SummariesService } from '../summaries/summaries.service.js';
 import { background } from '../work/background.js';
 import { readBackup } from './backupFile.js';
 import { Backups } from './backups.js';
 import { replaceAll } from './rows.js';
 
-/** `backup FILE` and `restore FILE`, with Kobran running or not. */
+/** `backup FILE`, `restore FILE` and `rebuild`, with Kobran running or not. */
 
 const say = (text: string): void => void process.stdout.write(`${text}\n`);
 
@@ -92,11 +93,31 @@ async function restore(config: Config, file: string): Promise<void> {
   }
 }
 
+/** Works out again what lists say of every run: after somebody changed the database by hand, or does not believe a list. */
+async function rebuild(config: Config): Promise<void> {
+  const folder = folderOf(config);
+  if (folder !== undefined && isHeld(folder)) {
+    const answer = await fetch(`http://localhost:${config.port}/api/board/rebuild`, { method: 'POST' });
+    if (!answer.ok) throw new Error(`Kobran at port ${config.port} did not: ${await answer.text()}`);
+    const { runs } = (await answer.json()) as RebuiltBoard;
+    return say(`What lists say was worked out again, of ${runs} runs.`);
+  }
+  const { createApp } = await import('../app.js');
+  const { app, stop } = await createApp({ ...config, demo: false });
+  try {
+    say(`What lists say was worked out again, of ${await app.get(SummariesService).rebuild()} runs.`);
+  } finally {
+    await stop();
+  }
+}
+
 async function main([what, file]: string[]): Promise<void> {
   process.umask(0o077);
+  const config = readConfig(process.env);
+  if (what === 'rebuild') return rebuild(config);
   const act = { backup, restore }[what];
-  if (!act || !file) throw new Error('Say backup FILE or restore FILE.');
-  await act(readConfig(process.env), resolve(file));
+  if (!act || !file) throw new Error('Say backup FILE, restore FILE or rebuild.');
+  await act(config, resolve(file));
 }
 
 main(process.argv.slice(2)).catch((error: unknown) => {

@@ -5,6 +5,7 @@ import { cp, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Database } from '../database/database.js';
+import { extensions } from '../database/extensions.js';
 import { preparedImage } from '../database/image.js';
 import { migrationsFolder } from '../database/migrations.js';
 import { packTraces } from '../database/packTraces.js';
@@ -53,7 +54,7 @@ export async function throughScratch(file: string, out: string): Promise<ReadBac
     );
   const older = await olderMigrations(migrations);
   const image = await preparedImage();
-  const client = await PGlite.create(image ? { loadDataDir: image } : {});
+  const client = await PGlite.create({ extensions, ...(image ? { loadDataDir: image } : {}) });
   try {
     const scratch = drizzle(client, { schema });
     const db: Database = scratch;

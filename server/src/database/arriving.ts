@@ -1,6 +1,6 @@
 import { and, eq, inArray, type SQL } from 'drizzle-orm';
 import type { Database } from './drivers.js';
-import { facts, jobs, logs, pictures, revisions, runs, traces } from './schema.js';
+import { facts, jobs, logs, pictures, revisions, runs, runSummaries, traces } from './schema.js';
 
 /** Takes away what is left of an import that did not come to its end: nobody has seen any of it. */
 export async function forgetArriving(db: Database, which?: SQL): Promise<void> {
@@ -14,6 +14,7 @@ export async function forgetArriving(db: Database, which?: SQL): Promise<void> {
     await tx.delete(facts).where(inArray(facts.runId, theirs));
     await tx.delete(revisions).where(inArray(revisions.runId, theirs));
     await tx.delete(logs).where(inArray(logs.runId, theirs));
+    await tx.delete(runSummaries).where(inArray(runSummaries.runId, theirs));
     await tx.delete(runs).where(inArray(runs.jobId, gone));
     await tx.delete(pictures).where(inArray(pictures.jobId, gone));
     await tx.delete(jobs).where(and(eq(jobs.arriving, true), which));

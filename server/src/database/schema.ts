@@ -1,5 +1,5 @@
 import type { PictureType } from '@kobran/contract';
-import type { FactKindId, InstrumentKind, ShopKind } from '@kobran/core';
+import type { FactKindId, InstrumentKind, RunSummary, ShopKind, SnagLevel, StageId } from '@kobran/core';
 import { sql, type AnyColumn, type SQL } from 'drizzle-orm';
 import {
   bigserial,
@@ -31,21 +31,25 @@ export const bytesOf = (base64: string): Uint8Array => Buffer.from(base64, 'base
 
 const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });
 
-export const jobs = pgTable('jobs', {
-  id: uuid('id').primaryKey(),
-  name: text('name').notNull(),
-  site: text('site').notNull(),
-  practice: jsonb('practice').notNull(),
-  version: integer('version').notNull().default(1),
-  /** Points and ways; nothing before somebody has drawn them. */
-  place: jsonb('place'),
-  placeVersion: integer('place_version').notNull().default(0),
-  createdAt: moment('created_at').notNull().defaultNow(),
-  deletedAt: moment('deleted_at'),
-  /** Being imported: nobody sees it before all of it is there. */
-  arriving: boolean('arriving').notNull().default(false),
-  came: came(),
-});
+export const jobs = pgTable(
+  'jobs',
+  {
+    id: uuid('id').primaryKey(),
+    name: text('name').notNull(),
+    site: text('site').notNull(),
+    practice: jsonb('practice').notNull(),
+    version: integer('version').notNull().default(1),
+    /** Points and ways; nothing before somebody has drawn them. */
+    place: jsonb('place'),
+    placeVersion: integer('place_version').notNull().default(0),
+    createdAt: moment('created_at').notNull().defaultNow(),
+    deletedAt: moment('deleted_at'),
+    /** Being imported: nobody sees it before all of it is there. */
+    arriving: boolean('arriving').notNull().default(false),
+    came: came(),
+  },
+  (table) => [index('jobs_in_order').on(table.came)],
+);
 
 export const runs = pgTable(
   'runs',
@@ -61,6 +65,34 @@ export const runs = pgTable(
     came: came(),
   },
   (table) => [index('runs_of_job').on(table.jobId)],
+);
+
+/**
+ * What lists say of runs: worked out of everything else, in no backup, and made again whenever it is not of what stands.
+ */
+export const runSummaries = pgTable(
+  'run_summaries',
+  {
+    runId: uuid('run_id')
+      .primaryKey()
+      .references(() => runs.id, { onDelete: 'cascade' }),
+    /** Of which state of the run, its log, its job, the shop and the program it is. */
+    of: text('of').notNull(),
+    /** Nothing where the run cannot be read: then it is said why. */
+    summary: jsonb('summary').$type<RunSummary>(),
+    fault: text('fault'),
+    words: text('words').notNull(),
+    worst: text('worst').$type<SnagLevel>(),
+    nextStage: text('next_stage').$type<StageId>(),
+    /** When the first of what is looked at again is due. */
+    due: moment('due'),
+    people: text('people').array().notNull(),
+  },
+  (table) => [
+    index('summaries_by_letters').using('gin', table.words.op('gin_trgm_ops')),
+    index('summaries_by_words').using('gin', sql`to_tsvector('english', ${table.words})`),
+    index('summaries_by_due').on(table.due),
+  ],
 );
 
 /** What was read and done. A kind has the body of its kind; a new kind asks for no migration. */

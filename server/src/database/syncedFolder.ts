@@ -2,6 +2,7 @@ import { NodeFS } from '@electric-sql/pglite/nodefs';
 import { PGlite } from '@electric-sql/pglite';
 import { closeSync, existsSync, fsyncSync, openSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
+import { extensions } from './extensions.js';
 
 /**
  * A database folder whose writes reach the disk. The embedded engine syncs nothing of itself: it is started with syncing off, and its
@@ -82,7 +83,7 @@ export async function openSynced(dataDir: string, image: Blob | undefined): Prom
       `The database in ${dataDir} is damaged: ${missing.join(', ')} is missing. It is left as it is. Put the folder back from a copy or a backup, or set KOBRAN_DATA to another folder to begin an empty one.`,
     );
   for (const name of STALE) rmSync(join(dataDir, name), { force: true });
-  return PGlite.create({ fs: new SyncedFiles(dataDir), startParams });
+  return PGlite.create({ fs: new SyncedFiles(dataDir), startParams, extensions });
 }
 
 /** The mark beside it is taken away only when all of it is on the disk. */
@@ -92,6 +93,7 @@ async function unpack(dataDir: string, mark: string, image: Blob | undefined): P
   const client = await PGlite.create({
     fs: new SyncedFiles(dataDir),
     startParams,
+    extensions,
     ...(image ? { loadDataDir: image } : {}),
   });
   syncTree(dataDir);

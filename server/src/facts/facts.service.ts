@@ -125,17 +125,6 @@ export class FactsService {
       .map(({ runId, fact: { trim, pieceId, at } }) => ({ ...trim, runId, about: pieceId, at }));
   }
 
-  /** Runs of which a joint was sealed, without those which are deleted. */
-  async sealedRuns(): Promise<string[]> {
-    const rows = await this.db
-      .selectDistinct({ runId: facts.runId })
-      .from(facts)
-      .innerJoin(runs, eq(runs.id, facts.runId))
-      .innerJoin(jobs, eq(jobs.id, runs.jobId))
-      .where(and(eq(facts.kind, 'sealed'), isNull(runs.deletedAt), isNull(jobs.deletedAt)));
-    return rows.map(({ runId }) => runId);
-  }
-
   private async ofKinds(kinds: FactKindId[]): Promise<{ runId: string; fact: Fact }[]> {
     const rows = await this.db
       .select({ fact: facts })

@@ -1,7 +1,7 @@
-import { AsBuiltQuery, routes, type DueInspection } from '@kobran/contract';
+import { AsBuiltQuery, routes } from '@kobran/contract';
 import { Controller, Inject, Param, ParseUUIDPipe, Query, StreamableFile } from '@nestjs/common';
 import { ApiProduces, ApiTags } from '@nestjs/swagger';
-import { Handles, HandlesFile } from '../handles.js';
+import { HandlesFile } from '../handles.js';
 import { HandoverService } from './handover.service.js';
 
 const file = (bytes: Buffer, type: string, name: string): StreamableFile =>
@@ -31,11 +31,6 @@ export class HandoverController {
   @ApiProduces('text/calendar')
   async calendar(@Param('id', ParseUUIDPipe) id: string): Promise<StreamableFile> {
     return file(Buffer.from(await this.handover.calendar(id)), 'text/calendar', 'inspections.ics');
-  }
-
-  @Handles(routes.listInspections)
-  inspections(): Promise<DueInspection[]> {
-    return this.handover.allDue();
   }
 
   @HandlesFile(routes.readWholeCalendar)

@@ -1,11 +1,4 @@
-import {
-  cableScheduleCsv,
-  partsListCsv,
-  supportListCsv,
-  traceOf,
-  type AsBuiltQuery,
-  type DueInspection,
-} from '@kobran/contract';
+import { cableScheduleCsv, partsListCsv, supportListCsv, traceOf, type AsBuiltQuery } from '@kobran/contract';
 import {
   asBuiltRun,
   asBuiltSite,
@@ -44,6 +37,7 @@ import { JobFileService } from '../jobs/jobFile.service.js';
 import { JobsService } from '../jobs/jobs.service.js';
 import { RunSheets } from '../runs/runSheets.js';
 import { now } from '../store/moment.js';
+import { BoardService } from '../summaries/board.service.js';
 import { TracesService } from '../traces/traces.service.js';
 import { PicturesService } from '../pictures/pictures.service.js';
 import { background } from '../work/background.js';
@@ -73,6 +67,7 @@ export class HandoverService implements OnModuleDestroy {
     @Inject(JobFileService) private readonly files: JobFileService,
     @Inject(TracesService) private readonly traces: TracesService,
     @Inject(FactsService) private readonly facts: FactsService,
+    @Inject(BoardService) private readonly board: BoardService,
     @Inject(PicturesService) private readonly pictures: PicturesService,
   ) {}
 
@@ -100,20 +95,9 @@ export class HandoverService implements OnModuleDestroy {
     return calendarOf(name, dueOf(runs));
   }
 
-  /** What is looked at again in all jobs, the first due first. */
-  async allDue(): Promise<DueInspection[]> {
-    const found: DueInspection[] = [];
-    for (const runId of await this.facts.sealedRuns()) {
-      const { run, jobName, sheet } = await this.sheets.sheetOf(runId);
-      for (const one of dueOf([{ id: runId, design: run.design, sheet }]))
-        found.push({ ...one, jobId: run.jobId, job: jobName });
-    }
-    return found.sort((x, y) => x.due.localeCompare(y.due) || x.id.localeCompare(y.id));
-  }
-
-  /** The same as a calendar. */
+  /** Inspections of all jobs as a calendar. */
   async wholeCalendar(): Promise<string> {
-    const due = await this.allDue();
+    const due = await this.board.inspections(false);
     return calendarOf(
       'all sites',
       due.map(({ job, ...one }) => ({ ...one, run: `${job}, ${one.run}` })),

@@ -1,53 +1,31 @@
 import { faceInFull, faces, pieceName, stages } from '@kobran/core';
-import { useQueries } from '@tanstack/react-query';
-import { use, useState, type ReactNode } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { use, useDeferredValue, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { routes } from '@kobran/contract';
 import { call } from '../store/client.js';
-import { useJobs } from '../store/queries.js';
+import { boardKey } from '../store/queries.js';
 import { RunContext } from '../store/RunContext.js';
 import { useWords } from '../ui/Preferences.js';
-import { useCatalog } from '../store/Shop.js';
+import { ShopProvider, useCatalog } from '../store/Shop.js';
 import { Finder, type FinderItem } from '../ui/Finder.js';
 import { Window } from '../ui/Window.js';
+import { tools } from './tools.js';
 import { useSettings } from './useSettings.js';
+
+/** Runs among what is found. */
+const MOST_RUNS = 30;
 
 /** Something the palette finds: a place to go, or a thing to do. */
 type Found = FinderItem & ({ to: string } | { act: () => void });
 
-export const tools: { to: string; label: string; hint: string }[] = [
-  { to: '/', label: 'Board', hint: 'jobs and runs' },
-  { to: '/catalog', label: 'Catalogue', hint: 'connectors, cables, parts, adapters' },
-  { to: '/identify', label: 'Identify', hint: 'what am I holding?' },
-  { to: '/quick/length', label: 'Quick length', hint: 'frequency, fraction, cable: the length to cut' },
-  { to: '/quick/cable', label: 'What cable is this?', hint: 'by caliper, or an open and a shorted sweep' },
-  {
-    to: '/quick/loss',
-    label: 'Where is the loss?',
-    hint: 'copper, water or a joint, from two power readings',
-  },
-  { to: '/kit', label: 'Kit', hint: 'what belongs in the bag' },
-  { to: '/instruments', label: 'Instruments', hint: 'the simulated bench; connect a real one' },
-  { to: '/train', label: 'Trainer', hint: 'ten-minute drills' },
-  { to: '/practice', label: 'Practice', hint: 'how our shop works: methods, tools, crew' },
-  { to: '/ends', label: 'Ends made and failed', hint: 'failures and causes, by part and person' },
-  { to: '/backups', label: 'Backups', hint: 'back up, restore, and what was deleted' },
-  { to: '/calibrate', label: 'Life-size', hint: 'calibrate this screen against a card' },
-];
-
-/** Ctrl K: find or do anything by typing. */
-export function Palette({
-  open,
-  onOpenChange,
-}: {
-  open: boolean;
-  onOpenChange: (open: boolean) => void;
-}): ReactNode {
-  useHotkeys('mod+k', () => onOpenChange(!open), { preventDefault: true, enableOnFormTags: true });
+/** Ctrl K: find or do anything by typing. A script of its own: it knows the whole catalogue. */
+export function Palette({ onOpenChange }: { onOpenChange: (open: boolean) => void }): ReactNode {
   return (
-    <Window title="Find or do" open={open} onOpenChange={onOpenChange}>
-      {open && <Matches onDone={() => onOpenChange(false)} />}
+    <Window title="Find or do" open onOpenChange={onOpenChange}>
+      <ShopProvider>
+        <Matches onDone={() => onOpenChange(false)} />
+      </ShopProvider>
     </Window>
   );
 }
@@ -55,7 +33,8 @@ export function Palette({
 function Matches({ onDone }: { onDone: () => void }): ReactNode {
   const navigate = useNavigate();
   const places = usePlaces();
-  const runs = useRuns();
+  const [typed, setTyped] = useState('');
+  const runs = useRuns(useDeferredValue(typed.trim()));
   const [items] = useState(() => places);
   const all = [...items, ...runs];
   return (
@@ -64,6 +43,7 @@ function Matches({ onDone }: { onDone: () => void }): ReactNode {
         label="Runs, screens, pieces, connectors, cables, actions, settings"
         items={all}
         autoFocus
+        onType={setTyped}
         onPick={(id) => {
           const found = all.find((item) => item.id === id);
           onDone();
@@ -146,23 +126,25 @@ function usePlaces(): Found[] {
   ];
 }
 
-/** Runs of all jobs by name. */
-function useRuns(): Found[] {
-  const { data: jobs = [] } = useJobs();
-  const documents = useQueries({
-    queries: jobs.map(({ id }) => ({
-      queryKey: ['job', id],
-      queryFn: () => call(routes.readJob, { id }),
-    })),
+/** Runs of all jobs which have what is typed. */
+function useRuns(typed: string): Found[] {
+  const { data } = useQuery({
+    queryKey: boardKey({ search: typed, most: MOST_RUNS }),
+    queryFn: () => call(routes.readBoard, { query: { search: typed, most: MOST_RUNS } }),
+    placeholderData: keepPreviousData,
   });
-  return documents.flatMap(({ data }) =>
-    data
-      ? data.runs.map(({ id, design }): Found => ({
-          id: `run ${id}`,
-          label: design.name,
-          hint: data.name,
-          to: `/runs/${id}/plan`,
-        }))
+  return (data?.rows ?? []).flatMap(({ job, run }) =>
+    run?.summary
+      ? [
+          {
+            id: `run ${run.id}`,
+            label: run.summary.name,
+            hint: job.name,
+            // The server has found it by what is typed.
+            words: typed,
+            to: `/runs/${run.id}/plan`,
+          },
+        ]
       : [],
   );
 }

@@ -2,7 +2,7 @@ import { Wrench } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Menu } from '../ui/Menu.js';
 import { useNarrow } from '../ui/useNarrow.js';
-import { tools } from './Palette.js';
+import { tools } from './tools.js';
 import { useSettings } from './useSettings.js';
 
 /** The screens which belong to no run; and what a phone’s top bar has no room for. */

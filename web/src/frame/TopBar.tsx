@@ -1,14 +1,15 @@
 import { Moon, Redo2, Sun, Undo2 } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { usePreferences } from '../ui/Preferences.js';
 import type { UnderEdit } from '../store/useDocumentEditor.js';
 import { KeysDialog } from '../ui/KeysDialog.js';
 import { AsideNotice } from './AsideNotice.js';
-import { Palette } from './Palette.js';
 import { SaveMark } from './SaveMark.js';
 import { ToolsMenu } from './ToolsMenu.js';
+
+const Palette = lazy(() => import('./Palette.js').then((script) => ({ default: script.Palette })));
 
 export interface Crumb {
   label: string;
@@ -29,6 +30,7 @@ export function TopBar({
   const [keys, setKeys] = useState(false);
   const [finding, setFinding] = useState(false);
   useHotkeys('shift+slash, ?', () => setKeys(true), { useKey: true });
+  useHotkeys('mod+k', () => setFinding(!finding), { preventDefault: true, enableOnFormTags: true });
   const tool = 'grid size-9 place-items-center rounded hover:bg-panel disabled:text-rule';
   return (
     <header className="flex min-h-11 items-center gap-x-1 border-b border-rule px-4 py-1 sm:gap-x-3">
@@ -130,7 +132,11 @@ export function TopBar({
         ?
       </button>
       <KeysDialog open={keys} onOpenChange={setKeys} />
-      <Palette open={finding} onOpenChange={setFinding} />
+      {finding && (
+        <Suspense>
+          <Palette onOpenChange={setFinding} />
+        </Suspense>
+      )}
     </header>
   );
 }

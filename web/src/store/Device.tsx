@@ -117,7 +117,7 @@ export function DeviceProvider({ children }: { children: ReactNode }): ReactNode
         arrived: async (runId) => {
           await Promise.all(
             // A job’s document has its runs’ facts as well, whichever job it is.
-            [runKey(runId), tracesKey(runId), ['job']].map((queryKey) =>
+            [runKey(runId), tracesKey(runId), ['job'], ['board pages']].map((queryKey) =>
               queries.invalidateQueries({ queryKey }),
             ),
           );

@@ -10,6 +10,7 @@ import {
 } from '@kobran/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useEffect, useMemo, type ReactNode } from 'react';
+import { Outlet } from 'react-router';
 import { toast } from 'sonner';
 import { call, Refused, messageOf } from './client.js';
 import { keep, keptMembers } from '../ui/browserStore.js';
@@ -84,6 +85,13 @@ export function ShopProvider({ children }: { children: ReactNode }): ReactNode {
   if (waiting) return <Message title="One moment…" />;
   return <Context value={shop}>{children}</Context>;
 }
+
+/** What is shown at an address, with the catalogue. */
+export const WithShop = (): ReactNode => (
+  <ShopProvider>
+    <Outlet />
+  </ShopProvider>
+);
 
 export function useShop(): Shop {
   const shop = use(Context);

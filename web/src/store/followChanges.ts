@@ -19,14 +19,17 @@ export function keysOf(change: string): string[][] | 'all' {
         ['log', id],
         ['revisions', id],
         ['job'],
+        ['board'],
+        ['board pages'],
+        ['people'],
         ['inspections'],
         ['ends'],
         ['trims'],
       ];
     case 'job':
-      return [jobKey(id), ['jobs'], ['run'], ['inspections']];
+      return [jobKey(id), ['jobs'], ['board'], ['board pages'], ['run'], ['inspections']];
     case 'shop':
-      return [['shop']];
+      return [['shop'], ['board pages']];
     default:
       return 'all';
   }

@@ -1,4 +1,10 @@
-import { routes, type JobDocument, type JobSummary, type RunDocument } from '@kobran/contract';
+import {
+  routes,
+  type BoardQuery,
+  type JobDocument,
+  type JobSummary,
+  type RunDocument,
+} from '@kobran/contract';
 import {
   useMutation,
   useQuery,
@@ -11,6 +17,9 @@ import { call } from './client.js';
 /** Where a run, and a job, is kept in the cache. */
 export const runKey = (id: string): [string, string] => ['run', id];
 export const jobKey = (id: string): [string, string] => ['job', id];
+/** A list of runs as it is asked for. */
+export const boardKey = (query: BoardQuery): [string, BoardQuery] => ['board', query];
+export const boardPagesKey = (query: BoardQuery): [string, BoardQuery] => ['board pages', query];
 export const SHOP_PRACTICE = ['shop practice'];
 /** Apart from the list: what is in it changes, samples do not. */
 export const traceKey = (runId: string, traceId: string): string[] => ['trace', runId, traceId];

@@ -28,6 +28,7 @@ export function Finder({
   label,
   items,
   onPick,
+  onType,
   picked,
   placeholder = 'Type to find',
   autoFocus = false,
@@ -36,6 +37,8 @@ export function Finder({
   label: string;
   items: readonly FinderItem[];
   onPick: (id: string) => void;
+  /** What is typed, for who has more items than there are here. */
+  onType?: (typed: string) => void;
   picked?: string;
   placeholder?: string;
   autoFocus?: boolean;
@@ -77,6 +80,7 @@ export function Finder({
           value={typed}
           onChange={({ target }) => {
             setTyped(target.value);
+            onType?.(target.value);
             setAt(undefined);
           }}
           onKeyDown={(event) => {

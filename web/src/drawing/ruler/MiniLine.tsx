@@ -1,4 +1,4 @@
-import type { Sheet } from '@kobran/core';
+import type { LineShape } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { useWidth } from '../../ui/useWidth.js';
 import { rulerScale } from './scale.js';
@@ -9,7 +9,7 @@ export function MiniLine({
   toM = sheet.totalM,
   marked = [],
 }: {
-  sheet: Sheet;
+  sheet: LineShape;
   /** How far the ruler goes, where two are compared. */
   toM?: number;
   /** Pieces which are pointed out. */

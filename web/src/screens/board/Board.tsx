@@ -1,17 +1,18 @@
-import { routes, type JobSummary } from '@kobran/contract';
-import { FilePlus2, Search, MoreHorizontal } from 'lucide-react';
-import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { routes } from '@kobran/contract';
+import { FilePlus2, Search } from 'lucide-react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { call, messageOf, Unreachable } from '../../store/client.js';
-import { useChange, useJob, useJobs } from '../../store/queries.js';
+import { useChange, useJobs } from '../../store/queries.js';
 import { Message } from '../../ui/Message.js';
 import { useNarrow } from '../../ui/useNarrow.js';
 import { TopBar } from '../../frame/TopBar.js';
 import { FileInput, FilePick } from '../../ui/FilePick.js';
-import { Menu } from '../../ui/Menu.js';
-import { RunRow } from './RunRow.js';
-import { useDeletion } from './useDeletion.js';
+import { BoardAnswer } from './BoardAnswer.js';
+import { FilterButton } from './FilterButton.js';
+import { BoardList } from './BoardList.js';
+import { byJob, useBoard, useSettledWish, useWanted } from './useBoard.js';
 import { useImportJob } from './useImportJob.js';
 
 const JOB_FILE = '.json,application/json,.zip,application/zip';
@@ -23,24 +24,60 @@ const Inspections = lazy(() =>
 
 /** Jobs and their runs as small lines to scale, each with its worst snag and its next action. */
 export function Board(): ReactNode {
-  const { data: jobs, error, refetch } = useJobs();
-  const [search, setSearch] = useState('');
+  const asked = useSettledWish();
+  const { data, error, refetch, fetchNextPage, hasNextPage } = useBoard(asked);
   const narrow = useNarrow();
   const bring = useImportJob();
   useEffect(() => {
     document.title = 'Board – Kobran';
   }, []);
-  if (error && !jobs) {
-    const offline = error instanceof Unreachable;
-    return (
-      <Message
-        title={offline ? 'The server does not answer' : 'The board cannot be read'}
-        detail={offline ? 'Start Kobran again; nothing is lost.' : messageOf(error)}
-        action={{ label: 'Try again', run: () => void refetch() }}
-      />
-    );
-  }
-  const find = (
+  const more = useCallback(() => void fetchNextPage(), [fetchNextPage]);
+  const jobs = useMemo(() => byJob(data?.pages.flatMap(({ rows }) => rows) ?? []), [data]);
+  if (error && !data) return <NoBoard error={error} onAgain={() => void refetch()} />;
+  const isFiltered = Object.keys(asked).length > 0;
+  return (
+    <div className="min-h-screen">
+      <TopBar crumbs={[{ label: 'Board' }]}>{!narrow && <FindField />}</TopBar>
+      <main className="mx-auto max-w-6xl px-4 py-4">
+        {narrow && (
+          <div className="mb-3">
+            <FindField />
+          </div>
+        )}
+        <div className="flex flex-wrap items-center justify-between gap-3">
+          <h1 className="text-xl font-bold">Jobs</h1>
+          <div className="flex flex-wrap gap-2">
+            {(jobs.length > 0 || isFiltered) && <FilterButton />}
+            <FilePick label="Import a job file" accept={JOB_FILE} onPick={bring} />
+            <NewJob />
+          </div>
+        </div>
+        {data && isFiltered && <BoardAnswer pages={data.pages} wanted={asked} />}
+        <Suspense>
+          <Inspections />
+        </Suspense>
+        <BoardList jobs={jobs} isFiltered={isFiltered} onMore={hasNextPage ? more : undefined} />
+        {data && jobs.length === 0 && !isFiltered && <FirstMinute onImport={bring} />}
+        <DeletedJobs />
+      </main>
+    </div>
+  );
+}
+
+function NoBoard({ error, onAgain }: { error: Error; onAgain: () => void }): ReactNode {
+  const offline = error instanceof Unreachable;
+  return (
+    <Message
+      title={offline ? 'The server does not answer' : 'The board cannot be read'}
+      detail={offline ? 'Start Kobran again; nothing is lost.' : messageOf(error)}
+      action={{ label: 'Try again', run: onAgain }}
+    />
+  );
+}
+
+function FindField(): ReactNode {
+  const [{ search = '' }, want] = useWanted();
+  return (
     <label className="relative block">
       <span className="sr-only">Find a run</span>
       <Search size={16} aria-hidden className="absolute top-2.5 left-2 text-muted" />
@@ -48,88 +85,11 @@ export function Board(): ReactNode {
         type="search"
         className="field w-full pl-8 sm:w-64"
         placeholder="Find a run"
+        maxLength={120}
         value={search}
-        onChange={({ target }) => setSearch(target.value)}
+        onChange={({ target }) => want({ search: target.value })}
       />
     </label>
-  );
-  return (
-    <div className="min-h-screen">
-      <TopBar crumbs={[{ label: 'Board' }]}>{!narrow && find}</TopBar>
-      <main className="mx-auto max-w-6xl px-4 py-4">
-        {narrow && <div className="mb-3">{find}</div>}
-        <div className="flex flex-wrap items-center justify-between gap-3">
-          <h1 className="text-xl font-bold">Jobs</h1>
-          <div className="flex flex-wrap gap-2">
-            <FilePick label="Import a job file" accept={JOB_FILE} onPick={bring} />
-            <NewJob />
-          </div>
-        </div>
-        <Suspense>
-          <Inspections />
-        </Suspense>
-        {jobs?.map((job) => (
-          <Job key={job.id} job={job} search={search} />
-        ))}
-        {jobs?.length === 0 && <FirstMinute onImport={bring} />}
-        <DeletedJobs />
-      </main>
-    </div>
-  );
-}
-
-function Job({ job, search }: { job: JobSummary; search: string }): ReactNode {
-  const { data } = useJob(job.id);
-  const remove = useDeletion();
-  const runs =
-    data?.runs.filter(({ design }) =>
-      `${design.name} ${job.name} ${design.radio.name} ${design.antenna.name}`
-        .toLowerCase()
-        .includes(search.trim().toLowerCase()),
-    ) ?? [];
-  return (
-    <section className="mt-5" aria-label={job.name}>
-      <div className="flex flex-wrap items-baseline gap-x-3 gap-y-2 border-b-2 border-ink pb-1">
-        <h2 className="text-lg font-bold">{job.name}</h2>
-        <p className="basis-full text-muted sm:flex-1 sm:basis-0">{job.site}</p>
-        <Link className="button" to={`/jobs/${job.id}/site`}>
-          Site<span className="sr-only"> of {job.name}</span>
-        </Link>
-        <Link className="button" to={`/jobs/${job.id}/reels`}>
-          Reels<span className="sr-only"> and cutting plan of {job.name}</span>
-        </Link>
-        <Link className="button" to={`/jobs/${job.id}/practice`}>
-          Practice<span className="sr-only"> of {job.name}</span>
-        </Link>
-        <Link className="button" to={`/jobs/${job.id}/new`}>
-          New run
-        </Link>
-        <Menu
-          label={`More for ${job.name}`}
-          align="end"
-          className="grid size-9 place-items-center self-center rounded hover:bg-panel"
-          trigger={<MoreHorizontal size={18} aria-hidden />}
-          items={[
-            {
-              label: 'Delete the job',
-              hint: 'with its runs; it can be restored',
-              act: () => remove('job', job.id, job.name),
-            },
-          ]}
-        />
-      </div>
-      <ul>
-        {runs.map((run) => (
-          <RunRow key={run.id} run={run} practice={job.practice} place={data?.place?.site} />
-        ))}
-      </ul>
-      {data && data.runs.length === 0 && (
-        <p className="py-3 text-muted">No run yet: begin with its two ports.</p>
-      )}
-      {data && data.runs.length > 0 && runs.length === 0 && (
-        <p className="py-3 text-muted">No run here matches “{search}”.</p>
-      )}
-    </section>
   );
 }
 

@@ -1,19 +1,17 @@
 import { pathOf, routes } from '@kobran/contract';
 import { useQuery } from '@tanstack/react-query';
 import { CalendarDays } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { call } from '../../store/client.js';
 import { sayDay } from '../../ui/dates.js';
 
-/** Looks which are far off nobody plans for yet. */
-const SOON_MS = 60 * 24 * 3600 * 1000;
-
 /** What is looked at again in all jobs: said on the board when it is overdue or soon due. */
 export function Inspections(): ReactNode {
-  const { data } = useQuery({ queryKey: ['inspections'], queryFn: () => call(routes.listInspections) });
-  const [moment] = useState(() => Date.now());
-  const soon = data?.filter(({ due }) => Date.parse(due) - moment < SOON_MS) ?? [];
+  const { data: soon = [] } = useQuery({
+    queryKey: ['inspections'],
+    queryFn: () => call(routes.listInspections, { query: { soon: 'true' } }),
+  });
   if (soon.length === 0) return null;
   const overdue = soon.filter((one) => one.overdue).length;
   const rest = soon.length - overdue;

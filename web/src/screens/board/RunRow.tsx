@@ -1,56 +1,30 @@
-import type { RunDocument } from '@kobran/contract';
-import {
-  checkReferences,
-  counted,
-  evaluate,
-  formatLength,
-  onSite,
-  type Practice,
-  type Site,
-} from '@kobran/core';
+import type { BoardRun } from '@kobran/contract';
+import { formatLength, type RunSummary } from '@kobran/core';
 import { MoreHorizontal } from 'lucide-react';
-import { useMemo, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePreferences, useWords } from '../../ui/Preferences.js';
 import { MiniLine } from '../../drawing/ruler/MiniLine.js';
-import { useFacts } from '../../store/Device.js';
-import { useCatalog } from '../../store/Shop.js';
+import { useOutbox } from '../../store/Device.js';
 import { Menu } from '../../ui/Menu.js';
 import { SnagMark, snagColour } from '../../ui/SnagMark.js';
 import { StateMark, stateWords } from '../../ui/StateMark.js';
 import { useDeletion } from './useDeletion.js';
 
-interface Props {
-  run: RunDocument;
-  practice: Practice;
-  place: Site | undefined;
-}
-
 /** A run as a thin line to scale, with its worst snag, its stages and what to do next. */
-export function RunRow(props: Props): ReactNode {
-  const { run } = props;
-  const catalog = useCatalog();
-  const [unknown] = checkReferences(run.design, catalog);
-  if (!unknown) return <RunLine {...props} />;
+export function RunRow({ run: { id, summary, fault } }: { run: BoardRun }): ReactNode {
+  if (summary) return <RunLine id={id} summary={summary} />;
   return (
     <li className="border-b border-rule py-2.5">
-      <span className="font-bold">{run.design.name}</span>
-      <span className="block text-caution">
-        {unknown.message} With the server running, load the page again.
-      </span>
+      <p className="text-caution">{fault ?? 'Nothing can be said of this run.'}</p>
+      <p className="text-muted">It is kept as it is; backups and the job’s file have it.</p>
     </li>
   );
 }
 
-function RunLine({ run, practice, place }: Props): ReactNode {
+function RunLine({ id, summary }: { id: string; summary: RunSummary }): ReactNode {
   const { units } = usePreferences();
-  const facts = useFacts(run.id, run.facts);
-  const catalog = useCatalog();
-  const sheet = useMemo(
-    () => evaluate(onSite(run.design, place), catalog, { facts, practice, sweepPoints: 2 }),
-    [run.design, place, catalog, facts, practice],
-  );
-  const worst = sheet.snags.at(0);
+  const { name, line, passes, headline, worst, counted, stages, next } = summary;
   const remove = useDeletion();
   const words = useWords();
   return (
@@ -58,23 +32,24 @@ function RunLine({ run, practice, place }: Props): ReactNode {
       <div className="min-w-0">
         <p className="flex flex-wrap items-baseline gap-x-3">
           <Link
-            to={`/runs/${run.id}/plan`}
+            to={`/runs/${id}/plan`}
             className="font-bold underline decoration-rule underline-offset-4 hover:decoration-ink"
           >
-            {run.design.name}
+            {name}
           </Link>
-          <span className="figures text-sm text-muted">{formatLength(sheet.totalM, { system: units })}</span>
+          <span className="figures text-sm text-muted">{formatLength(line.totalM, { system: units })}</span>
+          <Waiting runId={id} />
         </p>
-        <MiniLine sheet={sheet} />
-        <p className={sheet.passes ? 'text-muted' : 'text-stop'}>{sheet.headline}</p>
+        <MiniLine sheet={line} />
+        <p className={passes ? 'text-muted' : 'text-stop'}>{headline}</p>
       </div>
       <div>
         <ul className="flex gap-1.5" aria-label="Stages">
-          {sheet.stages.map(({ id, name, state, detail }) => (
-            <li key={id} title={`${name}: ${stateWords[state]}, ${detail}`}>
+          {stages.map(({ id: stage, name: title, state, detail }) => (
+            <li key={stage} title={`${title}: ${stateWords[state]}, ${detail}`}>
               <StateMark state={state} />
               <span className="sr-only">
-                {name}: {stateWords[state]}
+                {title}: {stateWords[state]}
               </span>
             </li>
           ))}
@@ -86,19 +61,19 @@ function RunLine({ run, practice, place }: Props): ReactNode {
             </span>
             <span>
               <span className="font-semibold">{worst.what}</span>{' '}
-              <span className="whitespace-nowrap text-muted">({counted(sheet.snags)})</span>
+              <span className="whitespace-nowrap text-muted">({counted})</span>
             </span>
           </p>
         )}
         <p className="mt-1 flex items-baseline justify-between gap-2">
           <Link
             className="font-semibold underline underline-offset-4"
-            to={`/runs/${run.id}/${sheet.next.stage}${sheet.next.at ? `?at=${sheet.next.at}` : ''}`}
+            to={`/runs/${id}/${next.stage}${next.at ? `?at=${next.at}` : ''}`}
           >
-            {sheet.next.stage === 'ground' ? words(sheet.next.text) : sheet.next.text}
+            {next.stage === 'ground' ? words(next.text) : next.text}
           </Link>
           <Menu
-            label={`More for ${run.design.name}`}
+            label={`More for ${name}`}
             align="end"
             className="grid size-8 shrink-0 place-items-center rounded hover:bg-panel"
             trigger={<MoreHorizontal size={18} aria-hidden />}
@@ -106,12 +81,23 @@ function RunLine({ run, practice, place }: Props): ReactNode {
               {
                 label: 'Delete',
                 hint: 'it can be restored',
-                act: () => remove('run', run.id, run.design.name),
+                act: () => remove('run', id, name),
               },
             ]}
           />
         </p>
       </div>
     </li>
+  );
+}
+
+/** What the server does not know yet is not in what it says. */
+function Waiting({ runId }: { runId: string }): ReactNode {
+  const count = useOutbox().waiting.filter((one) => one.runId === runId).length;
+  if (count === 0) return null;
+  return (
+    <span className="text-sm font-semibold text-caution">
+      {count} {count === 1 ? 'entry' : 'entries'} not sent yet
+    </span>
   );
 }

@@ -1,0 +1,221 @@
+import { readPractice } from '@kobran/contract';
+import { defaultPractice, type Catalog } from '@kobran/core';
+import { Inject, Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { setImmediate, setTimeout as pause } from 'node:timers/promises';
+import { Changes } from '../database/changes.js';
+import type { Database } from '../database/database.js';
+import { DATABASE } from '../database/database.module.js';
+import { jobs, logs, runs, runSummaries } from '../database/schema.js';
+import { FactsService } from '../facts/facts.service.js';
+import { ShopService } from '../shop/shop.service.js';
+import { placeOf } from '../sites/sites.service.js';
+import { markOf, stateOf } from './state.js';
+import { summaryRow, unreadable, type SummaryRow, type ToSummarise } from './summaryRow.js';
+
+/** Runs which are read and written at once. */
+const AT_ONCE = 20;
+/** After a start and after a change of all of it: requests come first, ms. */
+const FIRST_LOOK_MS = 1_500;
+
+/**
+ * Keeps what lists say of runs. Nobody who changes a run, its log, its job or the shop has to think of it: a summary says of which state it
+ * is, and is made again when that is not the state which stands: soon after somebody was told of a change, and before it is read.
+ */
+@Injectable()
+export class SummariesService implements OnModuleInit, OnModuleDestroy {
+  private readonly told = new Set<string>();
+  private everything = true;
+  private working: Promise<void> | undefined;
+  private isOver = false;
+  private stopHearing: () => void = () => undefined;
+  private timer: NodeJS.Timeout | undefined;
+
+  constructor(
+    @Inject(DATABASE) private readonly db: Database,
+    @Inject(Changes) private readonly changes: Changes,
+    @Inject(ShopService) private readonly shop: ShopService,
+    @Inject(FactsService) private readonly facts: FactsService,
+  ) {}
+
+  onModuleInit(): void {
+    this.stopHearing = this.changes.onChange((change) => {
+      if (change.startsWith('run ')) this.told.add(change.slice('run '.length));
+      else this.everything = true;
+      this.later();
+    });
+    this.later();
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    this.isOver = true;
+    this.stopHearing();
+    clearTimeout(this.timer);
+    await this.working;
+  }
+
+  /** The mark with which a summary is of what stands; for {@link stateOf}. */
+  async mark(): Promise<string> {
+    return markOf(await this.shop.catalog());
+  }
+
+  /** Works out again what is known to have changed. @returns how many runs still want it, when there are more than anybody waits for */
+  async catchUp(mostMs: number): Promise<number> {
+    const until = performance.now() + mostMs;
+    await this.makeTold();
+    while (this.everything && performance.now() < until) await this.makeSome();
+    return this.everything ? this.countOfOld() : 0;
+  }
+
+  /** Makes the summaries of these runs of what stands. */
+  async make(ids: readonly string[]): Promise<void> {
+    if (ids.length === 0) return;
+    const catalog = await this.shop.catalog();
+    const rows: SummaryRow[] = [];
+    for (const run of await this.read(ids, markOf(catalog))) {
+      rows.push(this.rowOf(run, catalog));
+      // Other requests go on between two runs.
+      await setImmediate();
+    }
+    if (rows.length === 0) return;
+    const set = Object.fromEntries(
+      (['of', 'summary', 'fault', 'words', 'worst', 'nextStage', 'due', 'people'] as const).map((name) => [
+        name,
+        sql.raw(`excluded."${runSummaries[name].name}"`),
+      ]),
+    );
+    await this.db.insert(runSummaries).values(rows).onConflictDoUpdate({ target: runSummaries.runId, set });
+  }
+
+  /** Makes every summary again, whatever it is of. @returns how many there are */
+  async rebuild(): Promise<number> {
+    await this.db.delete(runSummaries);
+    let made = 0;
+    for (let ids = await this.old(); ids.length > 0; ids = await this.old()) {
+      await this.make(ids);
+      made += ids.length;
+    }
+    return made;
+  }
+
+  /** One run at which the rules fail does not take the list away from the others. */
+  private rowOf(run: ToSummarise, catalog: Catalog): SummaryRow {
+    try {
+      return summaryRow(run, catalog);
+    } catch (error) {
+      const why = error instanceof Error ? error.message : String(error);
+      return unreadable(run, `Kobran fails at this run (${why}). Nothing of it is lost; please report it.`);
+    }
+  }
+
+  private later(): void {
+    if (this.isOver || this.working) return;
+    clearTimeout(this.timer);
+    this.timer = setTimeout(
+      () => {
+        this.working = this.work().finally(() => {
+          this.working = undefined;
+          if (this.told.size > 0) this.later();
+        });
+      },
+      this.everything ? FIRST_LOOK_MS : 0,
+    );
+    this.timer.unref();
+  }
+
+  private async work(): Promise<void> {
+    try {
+      await this.makeTold();
+      while (this.everything && !this.isOver) {
+        const from = performance.now();
+        await this.makeSome();
+        // Half the time is for who asks.
+        await pause(performance.now() - from, undefined, { ref: false });
+      }
+    } catch {
+      // The database is away, or is being replaced: the next change or the next reader tries again, and tells what is wrong.
+      this.everything = true;
+    }
+  }
+
+  private async makeTold(): Promise<void> {
+    while (this.told.size > 0 && !this.isOver) {
+      const ids = [...this.told].slice(0, AT_ONCE);
+      for (const id of ids) this.told.delete(id);
+      await this.make(ids);
+    }
+  }
+
+  /** Makes some of those which are of another state; when there is none, all is well. */
+  private async makeSome(): Promise<void> {
+    this.everything = false;
+    const ids = await this.old();
+    if (ids.length === 0) return;
+    this.everything = true;
+    await this.make(ids);
+  }
+
+  /** Some runs without a summary of what stands. */
+  private async old(): Promise<string[]> {
+    const rows = await this.oldRows(await this.mark())
+      .orderBy(asc(runs.came))
+      .limit(AT_ONCE);
+    return rows.map(({ id }) => id);
+  }
+
+  private async countOfOld(): Promise<number> {
+    return this.db.$count(this.oldRows(await this.mark()).as('old'));
+  }
+
+  private oldRows(mark: string) {
+    return this.db
+      .select({ id: runs.id })
+      .from(runs)
+      .innerJoin(jobs, eq(jobs.id, runs.jobId))
+      .leftJoin(logs, eq(logs.runId, runs.id))
+      .leftJoin(runSummaries, eq(runSummaries.runId, runs.id))
+      .where(
+        and(
+          isNull(runs.deletedAt),
+          isNull(jobs.deletedAt),
+          eq(jobs.arriving, false),
+          sql`${runSummaries.of} is distinct from ${stateOf(mark)}`,
+        ),
+      )
+      .$dynamic();
+  }
+
+  /** The state is read before what it is of: what comes between makes a summary too old, and never too new. */
+  private async read(ids: readonly string[], mark: string): Promise<ToSummarise[]> {
+    const rows = await this.db
+      .select({ id: runs.id, of: stateOf(mark), design: runs.design, jobId: runs.jobId })
+      .from(runs)
+      .innerJoin(jobs, eq(jobs.id, runs.jobId))
+      .leftJoin(logs, eq(logs.runId, runs.id))
+      .where(inArray(runs.id, [...ids]));
+    if (rows.length === 0) return [];
+    const theirs = await this.db
+      .select()
+      .from(jobs)
+      .where(inArray(jobs.id, [...new Set(rows.map(({ jobId }) => jobId))]));
+    const byId = new Map(
+      theirs.map((job) => {
+        const practice = readPractice(job.practice);
+        return [
+          job.id,
+          {
+            name: job.name,
+            where: job.site,
+            practice: practice.ok ? practice.practice : defaultPractice,
+            place: placeOf(job).place.site,
+          },
+        ];
+      }),
+    );
+    const facts = await this.facts.ofRuns(rows.map(({ id }) => id));
+    return rows.flatMap(({ jobId, ...row }) => {
+      const job = byId.get(jobId);
+      return job ? [{ ...row, job, facts: facts.get(row.id)?.facts ?? [] }] : [];
+    });
+  }
+}

@@ -1,0 +1,86 @@
+import { routes, type BoardPage, type BoardQuery, type BoardRow, type BoardRun } from '@kobran/contract';
+import {
+  useInfiniteQuery,
+  keepPreviousData,
+  type UseInfiniteQueryResult,
+  type InfiniteData,
+} from '@tanstack/react-query';
+import { useEffect, useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { call } from '../../store/client.js';
+import { boardPagesKey } from '../../store/queries.js';
+
+/** What somebody looks for; it stands in the address, so that back leads back to it. */
+export type Wanted = Pick<BoardQuery, 'search' | 'stage' | 'problem' | 'due' | 'person' | 'job'>;
+
+const names = ['search', 'stage', 'problem', 'due', 'person', 'job'] as const;
+
+/** What is asked for now, and how to ask for something else; an empty word asks for nothing. */
+export function useWanted(): [Wanted, (change: { [Name in keyof Wanted]?: string }) => void] {
+  const [params, setParams] = useSearchParams();
+  const wanted = useMemo(
+    () =>
+      Object.fromEntries(
+        names.flatMap((name) => {
+          const value = params.get(name);
+          return value ? [[name, value]] : [];
+        }),
+      ) as Wanted,
+    [params],
+  );
+  return [
+    wanted,
+    (change) =>
+      setParams(
+        (before) => {
+          const after = new URLSearchParams(before);
+          for (const [name, value] of Object.entries(change))
+            if (value) after.set(name, value);
+            else after.delete(name);
+          return after;
+        },
+        { replace: true },
+      ),
+  ];
+}
+
+/** So long after the last letter the words are asked for, ms. */
+const TYPING_MS = 150;
+
+/** As {@link useWanted}, once nothing more is typed: nobody is asked for every letter. */
+export function useSettledWish(): Wanted {
+  const [{ search = '', ...rest }] = useWanted();
+  const [settled, setSettled] = useState(search.trim());
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(search.trim()), TYPING_MS);
+    return () => clearTimeout(timer);
+  }, [search]);
+  return settled === '' ? rest : { ...rest, search: settled };
+}
+
+/** A job with its runs, as far as they are read. */
+export interface BoardJob {
+  job: BoardRow['job'];
+  runs: BoardRun[];
+}
+
+/** Jobs and runs as they are asked for, page by page. */
+export const useBoard = (wanted: Wanted): UseInfiniteQueryResult<InfiniteData<BoardPage>> =>
+  useInfiniteQuery({
+    queryKey: boardPagesKey(wanted),
+    queryFn: ({ pageParam }) =>
+      call(routes.readBoard, { query: { ...wanted, ...(pageParam === '' ? {} : { after: pageParam }) } }),
+    initialPageParam: '',
+    getNextPageParam: ({ next }) => next,
+    placeholderData: keepPreviousData,
+  });
+
+/** Lines one after the other as jobs with their runs. */
+export function byJob(rows: readonly BoardRow[]): BoardJob[] {
+  const jobs: BoardJob[] = [];
+  for (const { job, run } of rows) {
+    if (jobs.at(-1)?.job.id !== job.id) jobs.push({ job, runs: [] });
+    if (run) jobs.at(-1)?.runs.push(run);
+  }
+  return jobs;
+}
