@@ -22,6 +22,8 @@ export default defineConfig({
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: '.reports/e2e.json' }]],
   use: {
+    // Only the tests of what works without a server have the program kept on the device: it is fetched once for each of them.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: '/usr/bin/chromium', args: quiet },
     // A recording costs a third of the time: `npm run e2e -- --trace on NAME` makes one of what failed.

@@ -32,6 +32,7 @@ const screens: [name: string, path: string][] = [
   ['trainer', '/train'],
   ['what ends teach', '/ends'],
   ['backups', '/backups'],
+  ['this device', '/device'],
   ['life-size', '/calibrate'],
   ['practice', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/practice'],
   ['shop’s practice', '/practice'],

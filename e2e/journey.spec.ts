@@ -69,6 +69,9 @@ alone(
 
     await page.goto(`${baseURL}/`);
     await page.getByLabel('Import a job file').setInputFiles(await download.path());
+    await expect(page.getByText('Only Heron Weir')).toBeVisible();
+    await page.getByRole('button', { name: 'All jobs' }).click();
+    await page.getByRole('searchbox', { name: 'Find a run' }).fill('heron');
     await expect(page.getByRole('heading', { name: 'Heron Weir' })).toHaveCount(2);
     await page.getByLabel('Import a job file').setInputFiles({
       name: 'broken.json',

@@ -72,6 +72,7 @@ alone(
     for (const tab of [one, two]) {
       await tab.goto(`${baseURL}${demo.vhf}/handover`);
       await screensFetched(tab);
+      await expect(tab.getByLabel('Note for the log')).toBeVisible();
     }
     await kobran.kill();
     const log = async (tab: typeof one, text: string): Promise<void> => {

@@ -59,7 +59,9 @@ alone('the catalogue goes out as a file, and a file comes in looked through', as
   const looked = page.getByRole('region', { name: 'The file' });
   await expect(looked).toContainText('1 entry is new or changed, 1 cannot be read');
   await expect(looked).toContainText('line 3, column count: “many” is not a number');
+  const imported = page.waitForResponse(/\/api\/shop\/import$/);
   await looked.getByRole('button', { name: 'Import them' }).click();
+  await imported;
   await page.goto(`${baseURL}/catalog/adapter/n-jack-to-n-jack`);
   await expect(page.getByLabel('On the shelf')).toHaveValue('7');
 });

@@ -14,6 +14,7 @@ import { DeviceProvider } from './store/Device.js';
 import { Board } from './screens/board/Board.js';
 import { ErrorBoundary } from './ui/ErrorBoundary.js';
 import { Message } from './ui/Message.js';
+import { NewVersion } from './frame/NewVersion.js';
 
 /** Screens come after the board: each is a script of its own, and all are fetched once the first page stands. */
 const scripts: (() => Promise<unknown>)[] = [
@@ -46,6 +47,7 @@ const ShopPracticeScreen = screen(() => import('./screens/practice/PracticeScree
 const BackupsScreen = screen(() => import('./screens/backups/BackupsScreen.js'), 'BackupsScreen');
 const EndsScreen = screen(() => import('./screens/ends/EndsScreen.js'), 'EndsScreen');
 const CalibrateScreen = screen(() => import('./screens/calibrate/CalibrateScreen.js'), 'CalibrateScreen');
+const DeviceScreen = screen(() => import('./screens/device/DeviceScreen.js'), 'DeviceScreen');
 const CutScreen = screen(() => import('./screens/cut/CutScreen.js'), 'CutScreen');
 const MatchScreen = screen(() => import('./screens/match/MatchScreen.js'), 'MatchScreen');
 const ProveScreen = screen(() => import('./screens/prove/ProveScreen.js'), 'ProveScreen');
@@ -118,6 +120,7 @@ export function App(): ReactNode {
               <Route path="/ends" element={<EndsScreen />} />
               <Route path="/instruments" element={<InstrumentsScreen />} />
               <Route path="/backups" element={<BackupsScreen />} />
+              <Route path="/device" element={<DeviceScreen />} />
               <Route path="/calibrate" element={<CalibrateScreen />} />
               <Route path="/catalog" element={<CatalogScreen />} />
               <Route path="/catalog/:kind" element={<CatalogScreen />} />
@@ -160,6 +163,7 @@ export function App(): ReactNode {
             />
           </Routes>
         </Suspense>
+        <NewVersion />
         <Toaster
           theme={theme}
           position="bottom-center"

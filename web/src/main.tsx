@@ -5,11 +5,27 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App.js';
 import { Unreachable } from './store/client.js';
+import { later } from './store/Device.js';
+import { keepAnswers } from './store/keepAnswers.js';
+import { IndexedAnswers } from './store/kept/answers.js';
 import { PreferencesProvider } from './ui/Preferences.js';
 
-const queries = new QueryClient({
+const queries: QueryClient = new QueryClient({
   defaultOptions: {
-    queries: { retry: (count, error) => error instanceof Unreachable && count < 2, staleTime: 5_000 },
+    queries: {
+      retry: (count, error) => error instanceof Unreachable && count < 2,
+      staleTime: 5_000,
+      // The server may be on this very machine, whatever the browser knows of a network.
+      networkMode: 'always',
+      persister: keepAnswers({
+        store: new IndexedAnswers(),
+        form: __ANSWER_FORM__,
+        now: () => Date.now(),
+        later,
+        cameLate: (key, data) => queries.setQueryData(key, data),
+      }),
+    },
+    mutations: { networkMode: 'always' },
   },
 });
 

@@ -9,7 +9,6 @@ import { RunContext } from '../store/RunContext.js';
 import { useWords } from '../ui/Preferences.js';
 import { ShopProvider, useCatalog } from '../store/Shop.js';
 import { Finder, type FinderItem } from '../ui/Finder.js';
-import { Window } from '../ui/Window.js';
 import { tools } from './tools.js';
 import { useSettings } from './useSettings.js';
 
@@ -20,40 +19,55 @@ const MOST_RUNS = 30;
 type Found = FinderItem & ({ to: string } | { act: () => void });
 
 /** Ctrl K: find or do anything by typing. A script of its own: it knows the whole catalogue. */
-export function Palette({ onOpenChange }: { onOpenChange: (open: boolean) => void }): ReactNode {
+export function Palette({
+  typed,
+  onType,
+  onDone,
+  meanwhile,
+}: {
+  typed: string;
+  onType: (typed: string) => void;
+  onDone: () => void;
+  /** Until the catalogue is there. */
+  meanwhile: ReactNode;
+}): ReactNode {
   return (
-    <Window title="Find or do" open onOpenChange={onOpenChange}>
-      <ShopProvider>
-        <Matches onDone={() => onOpenChange(false)} />
-      </ShopProvider>
-    </Window>
+    <ShopProvider meanwhile={meanwhile}>
+      <Matches typed={typed} onType={onType} onDone={onDone} />
+    </ShopProvider>
   );
 }
 
-function Matches({ onDone }: { onDone: () => void }): ReactNode {
+function Matches({
+  typed,
+  onType,
+  onDone,
+}: {
+  typed: string;
+  onType: (typed: string) => void;
+  onDone: () => void;
+}): ReactNode {
   const navigate = useNavigate();
   const places = usePlaces();
-  const [typed, setTyped] = useState('');
   const runs = useRuns(useDeferredValue(typed.trim()));
   const [items] = useState(() => places);
   const all = [...items, ...runs];
   return (
-    <div className="mt-2">
-      <Finder
-        label="Runs, screens, pieces, connectors, cables, actions, settings"
-        items={all}
-        autoFocus
-        onType={setTyped}
-        onPick={(id) => {
-          const found = all.find((item) => item.id === id);
-          onDone();
-          if (!found) return;
-          if ('to' in found) void navigate(found.to);
-          else found.act();
-        }}
-        height="max-h-80"
-      />
-    </div>
+    <Finder
+      label="Runs, screens, pieces, connectors, cables, actions, settings"
+      items={all}
+      autoFocus
+      begun={typed}
+      onType={onType}
+      onPick={(id) => {
+        const found = all.find((item) => item.id === id);
+        onDone();
+        if (!found) return;
+        if ('to' in found) void navigate(found.to);
+        else found.act();
+      }}
+      height="max-h-80"
+    />
   );
 }
 

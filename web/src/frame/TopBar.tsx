@@ -1,15 +1,14 @@
 import { Moon, Redo2, Sun, Undo2 } from 'lucide-react';
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { usePreferences } from '../ui/Preferences.js';
 import type { UnderEdit } from '../store/useDocumentEditor.js';
 import { KeysDialog } from '../ui/KeysDialog.js';
 import { AsideNotice } from './AsideNotice.js';
+import { PaletteWindow } from './PaletteWindow.js';
 import { SaveMark } from './SaveMark.js';
 import { ToolsMenu } from './ToolsMenu.js';
-
-const Palette = lazy(() => import('./Palette.js').then((script) => ({ default: script.Palette })));
 
 export interface Crumb {
   label: string;
@@ -132,11 +131,7 @@ export function TopBar({
         ?
       </button>
       <KeysDialog open={keys} onOpenChange={setKeys} />
-      {finding && (
-        <Suspense>
-          <Palette onOpenChange={setFinding} />
-        </Suspense>
-      )}
+      <PaletteWindow open={finding} onOpenChange={setFinding} />
     </header>
   );
 }

@@ -14,12 +14,13 @@ import { toast } from 'sonner';
 import { Message } from '../ui/Message.js';
 import { usePreferences } from '../ui/Preferences.js';
 import { call, messageOf, Refused, Unreachable } from './client.js';
+import { IndexedAnswers } from './kept/answers.js';
 import { IndexedKeeper, MemoryKeeper, NotKept, type Keeper } from './kept/keeper.js';
 import { practiceKey } from './kept/keys.js';
 import { browserTabs, type Tabs } from './kept/tabs.js';
 import { Outbox, type Delivery, type OutboxState, type Parcel } from './outbox.js';
 import { PracticeChanges, type ChangeDelivery, type PracticeChange } from './practiceChanges.js';
-import { jobKey, runKey, SHOP_PRACTICE, tracesKey } from './queries.js';
+import { jobKey, logKey, revisionsKey, runKey, SHOP_PRACTICE, tracesKey } from './queries.js';
 
 /** What belongs to this device: its store, its tabs, and what it still has to send. */
 interface Device {
@@ -117,9 +118,14 @@ export function DeviceProvider({ children }: { children: ReactNode }): ReactNode
         arrived: async (runId) => {
           await Promise.all(
             // A job’s document has its runs’ facts as well, whichever job it is.
-            [runKey(runId), tracesKey(runId), ['job'], ['board pages']].map((queryKey) =>
-              queries.invalidateQueries({ queryKey }),
-            ),
+            [
+              runKey(runId),
+              tracesKey(runId),
+              logKey(runId),
+              revisionsKey(runId),
+              ['job'],
+              ['board pages'],
+            ].map((queryKey) => queries.invalidateQueries({ queryKey })),
           );
         },
       });
@@ -150,7 +156,9 @@ export function DeviceProvider({ children }: { children: ReactNode }): ReactNode
       await practices.start();
       const { followChanges } = await import('./followChanges.js');
       unfollow = followChanges(queries, tabs);
-      if (over) unfollow();
+      if (over) return unfollow();
+      const { refreshTaken } = await import('./takeAlong.js');
+      await refreshTaken(queries, keeper, new IndexedAnswers());
     })();
     return () => {
       over = true;

@@ -1,23 +1,12 @@
-import { routes, type BookCutting, type ShopDocument, type StoredShopEntry } from '@kobran/contract';
-import {
-  catalog as shipped,
-  isObject,
-  shopKinds,
-  withShop,
-  type Catalog,
-  type ShopEntry,
-  type ShopKind,
-} from '@kobran/core';
+import { routes, type BookCutting, type StoredShopEntry } from '@kobran/contract';
+import { catalog as shipped, withShop, type Catalog, type ShopEntry, type ShopKind } from '@kobran/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { createContext, use, useEffect, useMemo, type ReactNode } from 'react';
+import { createContext, use, useMemo, type ReactNode } from 'react';
 import { Outlet } from 'react-router';
 import { toast } from 'sonner';
 import { call, Refused, messageOf } from './client.js';
-import { keep, keptMembers } from '../ui/browserStore.js';
+import { shopOf } from './queries.js';
 import { Message } from '../ui/Message.js';
-
-const KEY = 'kobran.shop';
-const SHOP = ['shop'];
 
 export interface Shop {
   /** The shipped catalogue with what the shop has added. */
@@ -32,28 +21,17 @@ export interface Shop {
 
 const Context = createContext<Shop | undefined>(undefined);
 
-/** What the server had when it was last seen, so that designs which name own parts open without it too. */
-function remembered(): ShopDocument | undefined {
-  const kept = keptMembers(KEY);
-  const isEntry = (one: unknown): boolean =>
-    isObject(one) && shopKinds.some((kind) => kind === one.kind) && isObject(one.data);
-  return Array.isArray(kept.entries) && kept.entries.every(isEntry)
-    ? (kept as unknown as ShopDocument)
-    : undefined;
-}
-
 /** The catalogue everybody reads, and the ways to add to it. */
-export function ShopProvider({ children }: { children: ReactNode }): ReactNode {
+export function ShopProvider({
+  children,
+  meanwhile = <Message title="One moment…" />,
+}: {
+  children: ReactNode;
+  /** Until it is known what the shop has. */
+  meanwhile?: ReactNode;
+}): ReactNode {
   const queries = useQueryClient();
-  const { data, isPlaceholderData, failureCount } = useQuery({
-    queryKey: SHOP,
-    queryFn: () => call(routes.readShop),
-    placeholderData: remembered,
-    staleTime: 30_000,
-  });
-  useEffect(() => {
-    if (data) keep(KEY, data);
-  }, [data]);
+  const { data, failureCount } = useQuery(shopOf);
   const shop = useMemo((): Shop => {
     const own = data?.entries ?? [];
     const versionOf = (kind: ShopKind, id: string): number =>
@@ -61,11 +39,11 @@ export function ShopProvider({ children }: { children: ReactNode }): ReactNode {
     const done = async (change: Promise<unknown>): Promise<boolean> => {
       try {
         await change;
-        await queries.invalidateQueries({ queryKey: SHOP });
+        await queries.invalidateQueries({ queryKey: shopOf.queryKey });
         return true;
       } catch (error) {
         if (error instanceof Refused && error.status === 409)
-          await queries.invalidateQueries({ queryKey: SHOP });
+          await queries.invalidateQueries({ queryKey: shopOf.queryKey });
         toast.error(messageOf(error), { duration: 12_000, closeButton: true });
         return false;
       }
@@ -81,8 +59,8 @@ export function ShopProvider({ children }: { children: ReactNode }): ReactNode {
     };
   }, [data, queries]);
   // Designs may name own parts: nothing is shown before they are known, unless the server does not answer.
-  const waiting = (data === undefined || isPlaceholderData) && failureCount === 0;
-  if (waiting) return <Message title="One moment…" />;
+  const waiting = data === undefined && failureCount === 0;
+  if (waiting) return meanwhile;
   return <Context value={shop}>{children}</Context>;
 }
 

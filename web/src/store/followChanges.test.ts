@@ -6,6 +6,7 @@ import { followChanges, keysOf } from './followChanges.js';
 /** A connection which says what it is told to. */
 class FakeSource {
   onopen: (() => void) | null = null;
+  onerror: (() => void) | null = null;
   onmessage: ((event: { data: string }) => void) | null = null;
   isClosed = false;
   close(): void {
@@ -63,6 +64,7 @@ describe('what others change', () => {
     sources[1].onopen?.();
     await settle();
     expect(two.asked).toEqual([]);
+    sources[1].onerror?.();
     sources[1].onopen?.();
     await settle();
     expect(two.asked).toEqual(['all']);
@@ -72,6 +74,6 @@ describe('what others change', () => {
     expect(keysOf('anything')).toBe('all');
     expect(keysOf('run r1')).toContainEqual(['run', 'r1']);
     expect(keysOf('job j1')).toContainEqual(['job', 'j1']);
-    expect(keysOf('shop')).toEqual([['shop']]);
+    expect(keysOf('shop')).toContainEqual(['shop']);
   });
 });

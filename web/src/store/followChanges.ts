@@ -1,7 +1,7 @@
 import { pathOf, routes } from '@kobran/contract';
 import type { QueryClient } from '@tanstack/react-query';
 import type { Tabs } from './kept/tabs.js';
-import { jobKey, runKey, tracesKey } from './queries.js';
+import { jobKey, logKey, revisionsKey, runKey, tracesKey } from './queries.js';
 
 /** Followed by what has changed, as the server tells it. */
 const NEWS = 'server ';
@@ -16,8 +16,8 @@ export function keysOf(change: string): string[][] | 'all' {
       return [
         runKey(id),
         tracesKey(id),
-        ['log', id],
-        ['revisions', id],
+        logKey(id),
+        revisionsKey(id),
         ['job'],
         ['board'],
         ['board pages'],
@@ -69,15 +69,18 @@ export function followChanges(
     if (isOver) return Promise.resolve();
     return new Promise<void>((resolve) => {
       const source = open(pathOf(routes.followChanges));
-      let wasOpen = false;
+      let hasMissed = false;
       const tell = (change: string): void => {
         changed(change);
         tabs.tell(`${NEWS}${change}`);
       };
       // What was changed while nobody listened is not known.
+      source.onerror = () => {
+        hasMissed = true;
+      };
       source.onopen = () => {
-        if (wasOpen) tell('anything');
-        wasOpen = true;
+        if (hasMissed) tell('anything');
+        hasMissed = false;
       };
       source.onmessage = ({ data }: MessageEvent<string>) => tell(data);
       end = () => {

@@ -1,11 +1,9 @@
-import { routes } from '@kobran/contract';
 import { defaultPractice, type Practice } from '@kobran/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { call } from './client.js';
 import { usePracticeChange } from './Device.js';
 import type { PracticeChange } from './practiceChanges.js';
-import { SHOP_PRACTICE, useJob } from './queries.js';
+import { shopPracticeOf, useJob } from './queries.js';
 import { useOpenRun } from './RunContext.js';
 
 /** The practice of a job and how to change it: shown at once, kept on this device until the server has it. */
@@ -22,7 +20,7 @@ export const usePractice = (): [Practice, (change: PracticeChange) => void] =>
 
 /** How the whole shop works, and how to change it: a new job starts from it. */
 export function useShopPractice(): [Practice | undefined, (change: PracticeChange) => void] {
-  const { data } = useQuery({ queryKey: SHOP_PRACTICE, queryFn: () => call(routes.readShopPractice) });
+  const { data } = useQuery(shopPracticeOf);
   const [waiting, change] = usePracticeChange('');
   const practice = data?.practice;
   return [useMemo(() => practice && { ...practice, ...waiting }, [practice, waiting]), change];

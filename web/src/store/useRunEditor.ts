@@ -8,6 +8,7 @@ import type { Saving, Versioned } from './documentEditor.js';
 import { Drafts } from './drafts.js';
 import { runKey } from './queries.js';
 import { readDesignDraft } from './readDesignDraft.js';
+import { ofThisDevice } from './keepAnswers.js';
 import { savingFailed } from './savingFailed.js';
 import { useCatalog } from './Shop.js';
 import { useDocumentEditor, type UnderEdit } from './useDocumentEditor.js';
@@ -33,7 +34,7 @@ export function useDraft(runId: string): { draft?: Versioned<Design> } | undefin
     enabled: runId !== '',
     gcTime: 0,
     staleTime: Infinity,
-    networkMode: 'always',
+    meta: ofThisDevice,
   });
   return data;
 }

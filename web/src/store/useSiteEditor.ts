@@ -6,6 +6,7 @@ import { useDevice, warn } from './Device.js';
 import type { Saving, Versioned } from './documentEditor.js';
 import { Drafts, type ReadDocument } from './drafts.js';
 import { jobKey } from './queries.js';
+import { ofThisDevice } from './keepAnswers.js';
 import { savingFailed } from './savingFailed.js';
 import { useDocumentEditor, type OpenDocument } from './useDocumentEditor.js';
 
@@ -29,7 +30,7 @@ export function useSiteDraft(jobId: string): { draft?: Versioned<Site> } | undef
     },
     gcTime: 0,
     staleTime: Infinity,
-    networkMode: 'always',
+    meta: ofThisDevice,
   });
   return data;
 }

@@ -7,19 +7,13 @@ import {
   type StoredTrace,
 } from '@kobran/contract';
 import { renormalised, type FarEndKind, type ReadTrace, type Result, type Trace } from '@kobran/core';
-import {
-  useMutation,
-  useQueries,
-  useQuery,
-  useQueryClient,
-  type UseQueryOptions,
-} from '@tanstack/react-query';
+import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { useEffect } from 'react';
 import { toast } from 'sonner';
 import { call, messageOf } from './client.js';
 import { useWaitingTraces } from './Device.js';
-import { traceKey, tracesKey } from './queries.js';
+import { tracesKey, tracesOfRun, wholeTrace } from './queries.js';
 import { useOpenRun } from './RunContext.js';
 import type { Background } from '../background/background.worker.js';
 import { openBackground } from '../background/openBackground.js';
@@ -52,10 +46,7 @@ export function useTraces(): Traces {
   const { id: runId, writer } = useOpenRun();
   const queries = useQueryClient();
   const key = tracesKey(runId);
-  const { data, error } = useQuery({
-    queryKey: key,
-    queryFn: () => call(routes.listTraces, { id: runId }),
-  });
+  const { data, error } = useQuery(tracesOfRun(runId));
   const waiting = useWaitingTraces(runId);
   useEffect(() => void traceReader(), []);
   const { mutate } = useMutation({
@@ -76,7 +67,7 @@ export function useTraces(): Traces {
     add: (trace, name, setting) => writer.addTrace(asBody(trace, name, setting)),
     whole: async (traceId) => {
       const own = waiting.find(({ id }) => id === traceId);
-      return own ? { ...own, birth: false } : queries.ensureQueryData(wholeQuery(runId, traceId));
+      return own ? { ...own, birth: false } : queries.ensureQueryData(wholeTrace(runId, traceId));
     },
     makeBirth: (traceId) => mutate({ what: 'birth', traceId }),
     remove: ({ id, name }) =>
@@ -95,16 +86,6 @@ export function useTraces(): Traces {
   };
 }
 
-/** Samples never change: once read they are not asked for again. */
-const wholeQuery = (
-  runId: string,
-  traceId: string,
-): UseQueryOptions<StoredTrace> & { queryKey: string[] } => ({
-  queryKey: traceKey(runId, traceId),
-  queryFn: () => call(routes.readTrace, { id: runId, traceId }),
-  staleTime: Infinity,
-});
-
 /** Sweeps of the list with their samples, as far as they are here. */
 export function useWholeTraces(listed: readonly ListedTrace[]): {
   wholes: ReadonlyMap<string, StoredTrace>;
@@ -114,7 +95,7 @@ export function useWholeTraces(listed: readonly ListedTrace[]): {
   const waiting = useWaitingTraces(runId);
   const answers = useQueries({
     queries: listed.map(({ id }) => ({
-      ...wholeQuery(runId, id),
+      ...wholeTrace(runId, id),
       enabled: waiting.every((one) => one.id !== id),
     })),
   });

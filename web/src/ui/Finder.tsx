@@ -29,6 +29,7 @@ export function Finder({
   items,
   onPick,
   onType,
+  begun = '',
   picked,
   placeholder = 'Type to find',
   autoFocus = false,
@@ -39,13 +40,15 @@ export function Finder({
   onPick: (id: string) => void;
   /** What is typed, for who has more items than there are here. */
   onType?: (typed: string) => void;
+  /** What was typed before the list was there. */
+  begun?: string;
   picked?: string;
   placeholder?: string;
   autoFocus?: boolean;
   height?: string;
 }): ReactNode {
   const id = useId();
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped] = useState(begun);
   const [at, setAt] = useState<number>();
   const list = useRef<HTMLUListElement>(null);
   const found = useMemo(() => items.filter((item) => matches(item, typed)), [items, typed]);

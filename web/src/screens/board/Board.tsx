@@ -12,7 +12,7 @@ import { FileInput, FilePick } from '../../ui/FilePick.js';
 import { BoardAnswer } from './BoardAnswer.js';
 import { FilterButton } from './FilterButton.js';
 import { BoardList } from './BoardList.js';
-import { byJob, useBoard, useSettledWish, useWanted } from './useBoard.js';
+import { byJob, useBoard, useSettledWish, useShowOnly, useWanted } from './useBoard.js';
 import { useImportJob } from './useImportJob.js';
 
 const JOB_FILE = '.json,application/json,.zip,application/zip';
@@ -27,7 +27,8 @@ export function Board(): ReactNode {
   const asked = useSettledWish();
   const { data, error, refetch, fetchNextPage, hasNextPage } = useBoard(asked);
   const narrow = useNarrow();
-  const bring = useImportJob();
+  const showOnly = useShowOnly();
+  const bring = useImportJob(showOnly);
   useEffect(() => {
     document.title = 'Board – Kobran';
   }, []);
@@ -95,6 +96,7 @@ function FindField(): ReactNode {
 
 function NewJob(): ReactNode {
   const [name, setName] = useState<string>();
+  const showOnly = useShowOnly();
   const create = useChange((job: { id: string; name: string; site: string }) =>
     call(routes.createJob, { body: job }),
   );
@@ -117,6 +119,8 @@ function NewJob(): ReactNode {
           {
             onSuccess: () => {
               setName(undefined);
+              // It stands at the end of the list, which may be far.
+              showOnly(id);
               setId(crypto.randomUUID());
             },
             onError: (error) => toast.error(messageOf(error)),

@@ -1,10 +1,10 @@
 import type { BoardPage } from '@kobran/contract';
 import type { ReactNode } from 'react';
-import { useWanted, type Wanted } from './useBoard.js';
+import { useShowOnly, type Wanted } from './useBoard.js';
 
 /** What was found, where something is looked for, and the way back to all. */
 export function BoardAnswer({ pages, wanted }: { pages: readonly BoardPage[]; wanted: Wanted }): ReactNode {
-  const [, want] = useWanted();
+  const showOnly = useShowOnly();
   const [first] = pages;
   const count = pages.reduce((sum, { rows }) => sum + rows.filter(({ run }) => run).length, 0);
   const isOneJob = wanted.job !== undefined && Object.keys(wanted).length === 1;
@@ -23,10 +23,7 @@ export function BoardAnswer({ pages, wanted }: { pages: readonly BoardPage[]; wa
           <span className="text-muted"> · {first.workingOut} runs are being worked out again</span>
         )}
       </p>
-      <button
-        className="button"
-        onClick={() => want({ search: '', stage: '', problem: '', due: '', person: '', job: '' })}
-      >
+      <button className="button" onClick={() => showOnly('')}>
         {isOneJob ? 'All jobs' : 'All runs'}
       </button>
     </div>

@@ -1,8 +1,7 @@
-import { routes } from '@kobran/contract';
 import { stages } from '@kobran/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { call } from '../../store/client.js';
+import { peopleQuery } from '../../store/queries.js';
 import { Choice } from '../../ui/Choice.js';
 import { useWords } from '../../ui/Preferences.js';
 import { Window } from '../../ui/Window.js';
@@ -13,7 +12,7 @@ const any = { value: '', label: 'any' };
 /** Which runs are shown: by what comes next, by what is wrong, by what is due and by who was there. */
 export function BoardFilters({ onOpenChange }: { onOpenChange: (open: boolean) => void }): ReactNode {
   const [{ stage = '', problem = '', due = '', person = '' }, want] = useWanted();
-  const { data: people = [] } = useQuery({ queryKey: ['people'], queryFn: () => call(routes.listPeople) });
+  const { data: people = [] } = useQuery(peopleQuery);
   const words = useWords();
   return (
     <Window title="Which runs" open onOpenChange={onOpenChange}>

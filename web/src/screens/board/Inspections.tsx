@@ -3,15 +3,12 @@ import { useQuery } from '@tanstack/react-query';
 import { CalendarDays } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { call } from '../../store/client.js';
+import { inspectionsSoon } from '../../store/queries.js';
 import { sayDay } from '../../ui/dates.js';
 
 /** What is looked at again in all jobs: said on the board when it is overdue or soon due. */
 export function Inspections(): ReactNode {
-  const { data: soon = [] } = useQuery({
-    queryKey: ['inspections'],
-    queryFn: () => call(routes.listInspections, { query: { soon: 'true' } }),
-  });
+  const { data: soon = [] } = useQuery(inspectionsSoon);
   if (soon.length === 0) return null;
   const overdue = soon.filter((one) => one.overdue).length;
   const rest = soon.length - overdue;

@@ -1,4 +1,4 @@
-import { routes, type BoardPage, type BoardQuery, type BoardRow, type BoardRun } from '@kobran/contract';
+import type { BoardPage, BoardQuery, BoardRow, BoardRun } from '@kobran/contract';
 import {
   useInfiniteQuery,
   keepPreviousData,
@@ -7,8 +7,7 @@ import {
 } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { call } from '../../store/client.js';
-import { boardPagesKey } from '../../store/queries.js';
+import { boardPages } from '../../store/queries.js';
 
 /** What somebody looks for; it stands in the address, so that back leads back to it. */
 export type Wanted = Pick<BoardQuery, 'search' | 'stage' | 'problem' | 'due' | 'person' | 'job'>;
@@ -44,6 +43,12 @@ export function useWanted(): [Wanted, (change: { [Name in keyof Wanted]?: string
   ];
 }
 
+/** Shows one job and nothing else; under no id all of them. */
+export function useShowOnly(): (jobId: string) => void {
+  const [, want] = useWanted();
+  return (jobId) => want({ search: '', stage: '', problem: '', due: '', person: '', job: jobId });
+}
+
 /** So long after the last letter the words are asked for, ms. */
 const TYPING_MS = 150;
 
@@ -64,16 +69,8 @@ export interface BoardJob {
   runs: BoardRun[];
 }
 
-/** Jobs and runs as they are asked for, page by page. */
 export const useBoard = (wanted: Wanted): UseInfiniteQueryResult<InfiniteData<BoardPage>> =>
-  useInfiniteQuery({
-    queryKey: boardPagesKey(wanted),
-    queryFn: ({ pageParam }) =>
-      call(routes.readBoard, { query: { ...wanted, ...(pageParam === '' ? {} : { after: pageParam }) } }),
-    initialPageParam: '',
-    getNextPageParam: ({ next }) => next,
-    placeholderData: keepPreviousData,
-  });
+  useInfiniteQuery({ ...boardPages(wanted), placeholderData: keepPreviousData });
 
 /** Lines one after the other as jobs with their runs. */
 export function byJob(rows: readonly BoardRow[]): BoardJob[] {

@@ -10,8 +10,8 @@ const idsOfFiles = new Map<string, string>();
 const jobOf = async (file: File): Promise<File> =>
   /\.zip$/i.test(file.name) ? (await import('./jobInArchive.js')).jobInArchive(file) : file;
 
-/** Sends a job file; how far it is and what came of it is said. */
-export function useImportJob(): (file: File) => void {
+/** Sends a job file; how far it is and what came of it is said, and the job is shown: it stands at the end of the list, which may be far. */
+export function useImportJob(onDone: (jobId: string) => void): (file: File) => void {
   const queries = useQueryClient();
   return (file) => {
     const key = `${file.name} ${file.size} ${file.lastModified}`;
@@ -28,12 +28,13 @@ export function useImportJob(): (file: File) => void {
     jobOf(file)
       .then(send)
       .then(
-        ({ name, runs }) => {
+        ({ id: jobId, name, runs }) => {
           idsOfFiles.delete(key);
           toast.success(`${name} is here, with ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}`, {
             id: said,
           });
           void queries.invalidateQueries();
+          onDone(jobId);
         },
         (error: unknown) =>
           toast.error(`${file.name}: ${messageOf(error)}`, { id: said, duration: 15_000, closeButton: true }),

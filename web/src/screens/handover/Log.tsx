@@ -1,8 +1,8 @@
-import { routes } from '@kobran/contract';
 import { aboutOf, checkLog, factText, readBatchEndId } from '@kobran/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { call, messageOf } from '../../store/client.js';
+import { messageOf } from '../../store/client.js';
+import { logOf } from '../../store/queries.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
 import { sayMoment } from '../../ui/dates.js';
@@ -57,10 +57,7 @@ export function Log({ names }: { names: ReadonlyMap<string, string> }): ReactNod
 /** Whether nothing was changed, taken out or moved in what the server keeps; checked here, not believed. */
 function Chain(): ReactNode {
   const { id, facts } = useOpenRun();
-  const { data, error } = useQuery({
-    queryKey: ['log', id, facts.length],
-    queryFn: () => call(routes.readLog, { id }),
-  });
+  const { data, error } = useQuery(logOf(id));
   if (error) return <p className="text-sm text-muted">The log was not checked: {messageOf(error)}</p>;
   if (!data) return <p className="text-sm text-muted">Checking the log…</p>;
   const check = checkLog(data);

@@ -1,9 +1,9 @@
-import { routes } from '@kobran/contract';
 import { designChanges, evaluate, revisionsOf, type Design, type Sheet } from '@kobran/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ReactNode } from 'react';
 import { MiniLine } from '../../drawing/ruler/MiniLine.js';
-import { call, messageOf } from '../../store/client.js';
+import { messageOf } from '../../store/client.js';
+import { revisionsOfRun } from '../../store/queries.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
 import { sayDay } from '../../ui/dates.js';
@@ -13,11 +13,7 @@ import { usePreferences } from '../../ui/Preferences.js';
 export function Revisions(): ReactNode {
   const { id, facts, editor } = useOpenRun();
   const revisions = revisionsOf(facts);
-  const { data, error } = useQuery({
-    queryKey: ['revisions', id, revisions.length],
-    queryFn: () => call(routes.listRevisions, { id }),
-    enabled: revisions.length > 0,
-  });
+  const { data, error } = useQuery({ ...revisionsOfRun(id), enabled: revisions.length > 0 });
   if (revisions.length === 0) return null;
   const kept = revisions.flatMap(({ number, design, signed }) => {
     const found = data?.find(({ hash }) => hash === design);

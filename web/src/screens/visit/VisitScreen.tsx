@@ -1,4 +1,4 @@
-import { routes, type ListedTrace } from '@kobran/contract';
+import { type ListedTrace } from '@kobran/contract';
 import {
   counted,
   designChanges,
@@ -15,7 +15,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { SnagDetail } from '../../frame/SnagDetail.js';
-import { call, messageOf } from '../../store/client.js';
+import { messageOf } from '../../store/client.js';
+import { revisionsOfRun } from '../../store/queries.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
 import { useTraces } from '../../store/useTraces.js';
@@ -100,11 +101,7 @@ function SinceSigned(): ReactNode {
   const catalog = useCatalog();
   const { units } = usePreferences();
   const revision = revisionsOf(facts).at(-1);
-  const { data, error } = useQuery({
-    queryKey: ['revisions', id, revisionsOf(facts).length],
-    queryFn: () => call(routes.listRevisions, { id }),
-    enabled: revision !== undefined,
-  });
+  const { data, error } = useQuery({ ...revisionsOfRun(id), enabled: revision !== undefined });
   const signed = data?.find(({ hash }) => hash === revision?.design)?.design;
   const changes = useMemo(
     () => (signed ? designChanges(signed, editor.design, catalog, units) : []),

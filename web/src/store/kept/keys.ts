@@ -16,3 +16,7 @@ export const progressKey = (runId: string, work: string): string => `progress/${
 /** Changes of a job's practice which the server has not got yet; of the shop's under an empty id. */
 export const PRACTICE = 'practice/';
 export const practiceKey = (jobId: string): string => `${PRACTICE}${jobId}`;
+
+/** Sites which this device has with it. */
+export const ALONG = 'along/';
+export const alongKey = (jobId: string): string => `${ALONG}${jobId}`;

@@ -13,7 +13,8 @@ import { CalendarDays, FileDown, FileText, Package } from 'lucide-react';
 import { useEffect, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { TopBar } from '../../../frame/TopBar.js';
-import { call, messageOf } from '../../../store/client.js';
+import { messageOf } from '../../../store/client.js';
+import { logOf } from '../../../store/queries.js';
 import { useWaitingCount } from '../../../store/Device.js';
 import { useJob } from '../../../store/queries.js';
 import { useSiteDraft } from '../../../store/useSiteEditor.js';
@@ -52,10 +53,7 @@ function HandoverOf({ job, site, unsaved }: { job: JobDocument; site: Site; unsa
     now(),
   );
   const logs = useQueries({
-    queries: runs.map(({ id, facts }) => ({
-      queryKey: ['log', id, facts.length],
-      queryFn: () => call(routes.readLog, { id }),
-    })),
+    queries: runs.map(({ id }) => logOf(id)),
   });
   return (
     <div className="min-h-screen">

@@ -1,0 +1,85 @@
+import type { RunDocument } from '@kobran/contract';
+import type { Page } from '@playwright/test';
+import { alone, demo, expect, saved } from './server.js';
+
+alone.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } });
+
+/** The program itself is on the device, and the page is one of it. */
+const programKept = (page: Page): Promise<void> =>
+  expect
+    .poll(() =>
+      page.evaluate(async () => {
+        const { active } = await navigator.serviceWorker.ready;
+        return active?.state === 'activated' && navigator.serviceWorker.controller !== null;
+      }),
+    )
+    .toBe(true);
+
+const take = async (page: Page, baseURL: string, site: string): Promise<void> => {
+  await page.goto(`${baseURL}/device`);
+  await programKept(page);
+  await page.getByRole('button', { name: `Take along ${site}` }).click();
+  await expect(page.getByRole('button', { name: `Take again ${site}` })).toBeVisible();
+};
+
+alone(
+  'a site taken along: the server goes, everything opens again, a day is worked, and all of it arrives once',
+  async ({ page, baseURL, kobran }) => {
+    await take(page, baseURL!, 'Brackwater Sluice');
+    await kobran.kill();
+
+    // From the first page on, as after the phone was switched off: nothing of it comes from the server.
+    await page.goto(`${baseURL}/`);
+    await page.getByRole('link', { name: 'VHF voice, hut to mast dipole' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('reaches');
+    await page.reload();
+    await page.goto(`${baseURL}${demo.vhf}/prove`);
+    await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(/Opening|One moment/);
+    await page.goto(`${baseURL}/jobs/7a0e1d00-0000-4000-8000-00000000b001/site`);
+    await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(/Opening|One moment|answer/);
+
+    await page.goto(`${baseURL}${demo.hf}/make/main.b`);
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Lay out the 4 parts');
+    for (const text of ['gland boot was missing', 'rope left in the duct']) {
+      await page.goto(`${baseURL}${demo.vhf}/handover`);
+      await page.getByLabel('Note for the log').fill(text);
+      await page.getByLabel('Note for the log').press('Enter');
+      await expect(page.getByText(text)).toBeVisible();
+    }
+    await page.goto(`${baseURL}${demo.vhf}/plan?at=service`);
+    await page.getByLabel('Name of the run').fill('Renamed on the mast');
+    await page.getByLabel('Name of the run').press('Enter');
+    await page.reload();
+    await expect(page.getByLabel('Name of the run')).toHaveValue('Renamed on the mast');
+    await page.goto(`${baseURL}/device`);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('2 entries wait to be sent');
+    await page.goto(`${baseURL}/`);
+    await expect(page.getByText('2 entries not sent yet')).toBeVisible();
+
+    await kobran.start();
+    await page.goto(`${baseURL}${demo.vhf}/plan`);
+    await saved(page);
+    const { design, facts } = await kobran.ask<RunDocument>('GET', `/api${demo.vhf}`);
+    expect(design.name).toBe('Renamed on the mast');
+    const notes = facts.flatMap((fact) => (fact.kind === 'note' ? [fact.text] : []));
+    for (const text of ['gland boot was missing', 'rope left in the duct'])
+      expect(notes.filter((one) => one === text)).toHaveLength(1);
+  },
+);
+
+alone(
+  'what was only looked at opens without the server; what never was says so',
+  async ({ page, baseURL, kobran }) => {
+    await page.goto(`${baseURL}${demo.tide}/plan`);
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('antenna');
+    await programKept(page);
+    await kobran.kill();
+    await page.reload();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('antenna');
+    await page.goto(`${baseURL}${demo.uhf}/plan`);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('The server does not answer');
+    await kobran.start();
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('reaches');
+  },
+);

@@ -1,0 +1,198 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, type ReactNode } from 'react';
+import { toast } from 'sonner';
+import { TopBar } from '../../frame/TopBar.js';
+import { messageOf } from '../../store/client.js';
+import { useDevice, useWaitingCount } from '../../store/Device.js';
+import { ofThisDevice } from '../../store/keepAnswers.js';
+import { alongKey } from '../../store/kept/keys.js';
+import { IndexedAnswers } from '../../store/kept/answers.js';
+import { useJobs } from '../../store/queries.js';
+import { takenSites, type TakenSite } from '../../store/takeAlong.js';
+import { sayMoment } from '../../ui/dates.js';
+import { useTakenSites } from './useTakenSites.js';
+
+/** What works on this device without a network, how much room it takes, and what waits to be sent. */
+export function DeviceScreen(): ReactNode {
+  const waiting = useWaitingCount();
+  useEffect(() => {
+    document.title = 'This device – Kobran';
+  }, []);
+  return (
+    <div className="min-h-screen">
+      <TopBar crumbs={[{ label: 'Board', to: '/' }, { label: 'This device' }]} />
+      <main className="mx-auto max-w-4xl px-4 py-4">
+        <h1 className="text-xl font-bold">
+          {waiting === 0
+            ? 'Everything done here is at the server'
+            : `${waiting} ${waiting === 1 ? 'entry waits' : 'entries wait'} to be sent`}
+        </h1>
+        <p className="mt-1 text-muted">
+          {waiting === 0
+            ? 'Without a network what you do is kept here, and sent once when the server answers.'
+            : 'They are kept here through reload and an empty battery, and go as soon as the server answers.'}
+        </p>
+        <TakenSection />
+        <Room />
+      </main>
+    </div>
+  );
+}
+
+function TakenSection(): ReactNode {
+  const { sites, busy, problem, take, leave } = useTakenSites();
+  const { data: jobs = [] } = useJobs();
+  const others = jobs.filter(({ id }) => sites.every(({ jobId }) => jobId !== id));
+  return (
+    <section className="mt-6" aria-labelledby="taken">
+      <h2 id="taken" className="text-lg font-bold">
+        Sites with me
+      </h2>
+      <p className="text-muted">
+        Taken along, a site opens here without a network: its plan, runs, log, sweeps, photos, and the whole
+        catalogue. What was looked at before opens too.
+      </p>
+      {problem && (
+        <p role="alert" className="mt-2 text-stop">
+          {problem}
+        </p>
+      )}
+      <ul className="mt-3 divide-y divide-rule border-y border-rule">
+        {sites.map((site) => (
+          <Taken key={site.jobId} site={site} busy={busy} onTake={take} onLeave={leave} />
+        ))}
+        {others.map(({ id, name, runCount }) => (
+          <li key={id} className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2.5">
+            <span className="min-w-0 flex-1">
+              <span className="font-semibold">{name}</span>{' '}
+              <span className="text-muted">
+                {runCount} {runCount === 1 ? 'run' : 'runs'}
+              </span>
+            </span>
+            <TakeButton name={name} jobId={id} busy={busy} onTake={take} label="Take along" />
+          </li>
+        ))}
+      </ul>
+      {jobs.length === 0 && sites.length === 0 && <p className="mt-2 text-muted">There is no job yet.</p>}
+    </section>
+  );
+}
+
+type Busy = ReturnType<typeof useTakenSites>['busy'];
+
+function Taken({
+  site: { jobId, name, runs, sweeps, photos, at },
+  busy,
+  onTake,
+  onLeave,
+}: {
+  site: TakenSite;
+  busy: Busy;
+  onTake: (jobId: string) => Promise<void>;
+  onLeave: (jobId: string) => Promise<void>;
+}): ReactNode {
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2.5">
+      <span className="min-w-0 basis-full sm:flex-1 sm:basis-0">
+        <span className="font-semibold">{name}</span>{' '}
+        <span className="block text-muted">
+          {runs} {runs === 1 ? 'run' : 'runs'}, {sweeps} {sweeps === 1 ? 'sweep' : 'sweeps'}, {photos}{' '}
+          {photos === 1 ? 'photo' : 'photos'}, as it was on {sayMoment(at)}
+        </span>
+      </span>
+      <TakeButton name={name} jobId={jobId} busy={busy} onTake={onTake} label="Take again" />
+      <button className="button" onClick={() => void onLeave(jobId)}>
+        Leave here<span className="sr-only"> {name}</span>
+      </button>
+    </li>
+  );
+}
+
+function TakeButton({
+  name,
+  jobId,
+  busy,
+  onTake,
+  label,
+}: {
+  name: string;
+  jobId: string;
+  busy: Busy;
+  onTake: (jobId: string) => Promise<void>;
+  label: string;
+}): ReactNode {
+  if (busy?.jobId === jobId)
+    return (
+      <label className="flex items-center gap-2">
+        <span className="text-sm text-muted">Taking {name}</span>
+        <progress max={1} value={busy.share} />
+      </label>
+    );
+  return (
+    <button className="button" disabled={busy !== undefined} onClick={() => void onTake(jobId)}>
+      {label}
+      <span className="sr-only"> {name}</span>
+    </button>
+  );
+}
+
+const MB = 1e6;
+const sayBytes = (bytes: number): string =>
+  bytes >= 1000 * MB ? `${(bytes / 1000 / MB).toFixed(1)} GB` : `${Math.max(1, Math.round(bytes / MB))} MB`;
+
+/** How much room there is, and whether the browser may take it back. */
+function Room(): ReactNode {
+  const queries = useQueryClient();
+  const { keeper } = useDevice();
+  const { data, refetch } = useQuery({
+    queryKey: ['room'],
+    queryFn: async () => ({
+      ...(await navigator.storage.estimate()),
+      isPersistent: await navigator.storage.persisted(),
+    }),
+    meta: ofThisDevice,
+  });
+  if (!data) return null;
+  const { usage = 0, quota = 0, isPersistent } = data;
+  const ask = async (): Promise<void> => {
+    if (!(await navigator.storage.persist()))
+      toast(
+        'The browser did not promise it. Install Kobran as an app, and it will; nothing is lost by that.',
+      );
+    await refetch();
+  };
+  const forget = async (): Promise<void> => {
+    await new IndexedAnswers().forgetAll();
+    for (const { jobId } of await takenSites(keeper)) await keeper.remove(alongKey(jobId));
+    await caches.delete('pictures');
+    await queries.invalidateQueries();
+    toast('What was read from the server is forgotten. What waits to be sent is still here.');
+  };
+  return (
+    <section className="mt-6" aria-labelledby="room">
+      <h2 id="room" className="text-lg font-bold">
+        Room on this device
+      </h2>
+      <p className="mt-1">
+        <span className="figures">{sayBytes(usage)}</span> taken of about{' '}
+        <span className="figures">{sayBytes(quota)}</span> which the browser allows.{' '}
+        {isPersistent
+          ? 'It keeps them until you say otherwise.'
+          : 'When the device runs out of room, the browser may clear them.'}
+      </p>
+      <p className="mt-3 flex flex-wrap gap-3">
+        {!isPersistent && (
+          <button className="button" onClick={() => void ask()}>
+            Ask it to keep them
+          </button>
+        )}
+        <button
+          className="button"
+          onClick={() => void forget().catch((error: unknown) => toast.error(messageOf(error)))}
+        >
+          Forget what was read
+        </button>
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,137 @@
+import { pathOf, routes, type JobDocument } from '@kobran/contract';
+import { photosOf } from '@kobran/core';
+import type { QueryClient } from '@tanstack/react-query';
+import { call, Refused, Unreachable } from './client.js';
+import type { AnswerStore } from './kept/answers.js';
+import type { Keeper } from './kept/keeper.js';
+import { ALONG, alongKey } from './kept/keys.js';
+import {
+  boardPages,
+  inspectionsSoon,
+  jobOf,
+  logOf,
+  peopleQuery,
+  revisionsOfRun,
+  runOf,
+  shopOf,
+  shopPracticeOf,
+  tracesOfRun,
+  wholeTrace,
+  type Question,
+} from './queries.js';
+
+/** A site which this device has with it. */
+export interface TakenSite {
+  jobId: string;
+  name: string;
+  runs: number;
+  sweeps: number;
+  photos: number;
+  /** When it was taken, ISO 8601. */
+  at: string;
+}
+
+/** How far it has come: steps done, and steps there are as far as is known. */
+export type OnStep = (done: number, of: number) => void;
+
+/**
+ * Asks the server everything a day on a site asks for; what is answered is kept on this device by itself.
+ *
+ * @throws {Unreachable} when the server is away, {Refused} when there is no such site any more
+ */
+export async function takeAlong(
+  queries: QueryClient,
+  keeper: Keeper,
+  jobId: string,
+  onStep: OnStep,
+): Promise<TakenSite> {
+  // A kept answer would pass for a new one.
+  await call(routes.readHealth);
+  const fresh = { staleTime: 0 };
+  const job: JobDocument = await queries.fetchQuery({ ...jobOf(jobId), ...fresh });
+  const common: readonly Question<unknown>[] = [shopOf, shopPracticeOf, inspectionsSoon, peopleQuery];
+  let done = 1;
+  let of = 1 + common.length + 2 + job.runs.length;
+  const step = (more = 0): void => onStep(++done, (of += more));
+  onStep(done, of);
+  for (const query of common) {
+    await queries.fetchQuery({ ...query, ...fresh });
+    step();
+  }
+  for (const wanted of [{}, { job: jobId }]) {
+    await queries.fetchInfiniteQuery({ ...boardPages(wanted), ...fresh });
+    step();
+  }
+  let sweeps = 0;
+  const photos = [...(job.place?.site.photos ?? []).map(({ id }) => id)];
+  for (const { id, facts } of job.runs) {
+    await queries.fetchQuery({ ...runOf(id), ...fresh });
+    await queries.fetchQuery({ ...logOf(id), ...fresh });
+    await queries.fetchQuery({ ...revisionsOfRun(id), ...fresh });
+    const listed = await queries.fetchQuery({ ...tracesOfRun(id), ...fresh });
+    for (const trace of listed) {
+      const whole = wholeTrace(id, trace.id);
+      await queries.fetchQuery(whole);
+      // Samples are kept on the device: they need not lie in memory as well.
+      queries.removeQueries({ queryKey: whole.queryKey, type: 'inactive' });
+    }
+    sweeps += listed.length;
+    photos.push(...photosOf(facts).map(({ pictureId }) => pictureId));
+    step();
+  }
+  step(photos.length);
+  for (const pictureId of photos) {
+    await fetchPicture(jobId, pictureId);
+    step();
+  }
+  const taken: TakenSite = {
+    jobId,
+    name: job.name,
+    runs: job.runs.length,
+    sweeps,
+    photos: photos.length,
+    at: new Date().toISOString(),
+  };
+  await keeper.put(alongKey(jobId), taken);
+  return taken;
+}
+
+/** A site is taken again by itself when what is here is older than this, ms. */
+const OLD_MS = 12 * 60 * 60 * 1000;
+/** What was only looked at is forgotten after this, ms. */
+const FORGOTTEN_MS = 90 * 24 * 60 * 60 * 1000;
+
+/** Takes those sites again which are no longer as they are at the server, and forgets what nobody looks at. */
+export async function refreshTaken(
+  queries: QueryClient,
+  keeper: Keeper,
+  answers: AnswerStore,
+): Promise<void> {
+  for (const { jobId, at } of await takenSites(keeper))
+    if (Date.now() - Date.parse(at) > OLD_MS)
+      try {
+        await takeAlong(queries, keeper, jobId, () => undefined);
+      } catch (error) {
+        // Away: what is here stays. Gone: so does it, until somebody leaves it here.
+        if (!(error instanceof Unreachable || error instanceof Refused)) throw error;
+      }
+  await answers.forgetBefore(Date.now() - FORGOTTEN_MS);
+}
+
+/** The service worker keeps what passes through it. */
+async function fetchPicture(jobId: string, pictureId: string): Promise<void> {
+  try {
+    await fetch(pathOf(routes.readPicture, { id: jobId, pictureId }));
+  } catch {
+    throw new Unreachable();
+  }
+}
+
+const isTaken = (value: unknown): value is TakenSite =>
+  typeof value === 'object' && value !== null && 'jobId' in value && 'at' in value;
+
+/** Sites which this device has with it, by their names. */
+export const takenSites = async (keeper: Keeper): Promise<TakenSite[]> =>
+  (await keeper.entries(ALONG))
+    .flatMap(([, value]) => (isTaken(value) ? [value] : []))
+    .toSorted((x, y) => x.name.localeCompare(y.name));
