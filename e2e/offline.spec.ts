@@ -1,6 +1,6 @@
 import type { RunDocument } from '@kobran/contract';
 import type { Page } from '@playwright/test';
-import { alone, demo, expect, saved } from './server.js';
+import { alone, demo, expect } from './server.js';
 
 alone.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } });
 
@@ -15,17 +15,17 @@ const programKept = (page: Page): Promise<void> =>
     )
     .toBe(true);
 
-const take = async (page: Page, baseURL: string, site: string): Promise<void> => {
+const keep = async (page: Page, baseURL: string, site: string): Promise<void> => {
   await page.goto(`${baseURL}/device`);
   await programKept(page);
-  await page.getByRole('button', { name: `Take along ${site}` }).click();
-  await expect(page.getByRole('button', { name: `Take again ${site}` })).toBeVisible();
+  await page.getByRole('button', { name: `Keep on this device ${site}` }).click();
+  await expect(page.getByRole('button', { name: `Refresh ${site}` })).toBeVisible();
 };
 
 alone(
-  'a site taken along: the server goes, everything opens again, a day is worked, and all of it arrives once',
+  'a site kept on the device: the server goes, everything opens again, a day is worked, and all of it arrives once',
   async ({ page, baseURL, kobran }) => {
-    await take(page, baseURL!, 'Brackwater Sluice');
+    await keep(page, baseURL!, 'Brackwater Sluice');
     await kobran.kill();
 
     // From the first page on, as after the phone was switched off: nothing of it comes from the server.
@@ -56,14 +56,34 @@ alone(
     await page.goto(`${baseURL}/`);
     await expect(page.getByText('2 entries not sent yet')).toBeVisible();
 
+    // In the office somebody changes another member of the same run before the phone is heard of again.
+    await page.context().setOffline(true);
     await kobran.start();
-    await page.goto(`${baseURL}${demo.vhf}/plan`);
-    await saved(page);
-    const { design, facts } = await kobran.ask<RunDocument>('GET', `/api${demo.vhf}`);
-    expect(design.name).toBe('Renamed on the mast');
-    const notes = facts.flatMap((fact) => (fact.kind === 'note' ? [fact.text] : []));
-    for (const text of ['gland boot was missing', 'rope left in the duct'])
-      expect(notes.filter((one) => one === text)).toHaveLength(1);
+    const office = await kobran.ask<RunDocument>('GET', `/api${demo.vhf}`);
+    const antenna = { ...office.design.antenna, swr: 1.2 };
+    await kobran.ask('PUT', `/api${demo.vhf}`, {
+      version: office.version,
+      design: { ...office.design, antenna },
+    });
+    // The run is open nowhere: what was typed goes by itself, and together with theirs.
+    await page.context().setOffline(false);
+    const standing = (): Promise<RunDocument> => kobran.ask<RunDocument>('GET', `/api${demo.vhf}`);
+    await expect
+      .poll(async () => {
+        const { design } = await standing();
+        return [design.name, design.antenna.swr];
+      })
+      .toEqual(['Renamed on the mast', 1.2]);
+    const texts = ['gland boot was missing', 'rope left in the duct'];
+    await expect
+      .poll(async () => {
+        const { facts } = await standing();
+        return facts.flatMap((fact) =>
+          fact.kind === 'note' && texts.includes(fact.text) ? [fact.text] : [],
+        );
+      })
+      .toEqual(texts);
+    await expect(page.getByText('not sent yet')).toBeHidden();
   },
 );
 

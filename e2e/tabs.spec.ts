@@ -18,11 +18,13 @@ test('two tabs on one run: nothing is lost, one is chosen, undo brings the other
   context,
   baseURL,
   site,
+  shared,
 }) => {
+  const { path } = await site('vhf');
   // Nobody is told in time: both change the same at the same moment.
   await context.route('**/api/changes', (asked) => asked.abort());
   const [one, two] = [await context.newPage(), await context.newPage()];
-  for (const tab of [one, two]) await tab.goto(`${baseURL}${(await site('vhf')).path}/plan?at=service`);
+  for (const tab of [one, two]) await tab.goto(`${baseURL}${path}/plan?at=service`);
   const nameIn = (tab: typeof one) => tab.getByLabel('Name of the run');
   await nameIn(one).fill('Renamed in one');
   await nameIn(one).press('Enter');
@@ -31,6 +33,7 @@ test('two tabs on one run: nothing is lost, one is chosen, undo brings the other
   await nameIn(two).press('Enter');
   const notice = two.getByRole('alert').filter({ hasText: 'This run was changed elsewhere' });
   await expect(notice).toBeVisible();
+  await expect(notice.getByRole('row', { name: 'name Renamed in two Renamed in one' })).toBeVisible();
   await expect(nameIn(two)).toHaveValue('Renamed in two');
 
   await notice.getByRole('button', { name: 'Use theirs' }).click();
@@ -38,8 +41,14 @@ test('two tabs on one run: nothing is lost, one is chosen, undo brings the other
   await two.getByRole('button', { name: 'Undo' }).click();
   await expect(nameIn(two)).toHaveValue('Renamed in two');
   await saved(two);
-  await one.reload();
+  // What is apart goes together by itself: the first still stands on what it wrote.
+  await one.getByLabel('Highest ambient').fill('45');
+  await one.getByLabel('Highest ambient').press('Enter');
+  await expect(one.getByText('Somebody else changed this meanwhile')).toBeVisible();
+  await saved(one);
   await expect(nameIn(one)).toHaveValue('Renamed in two');
+  const { design } = await shared.ask<RunDocument>('GET', `/api${path}`);
+  expect(design).toMatchObject({ name: 'Renamed in two', service: { ambientC: 45 } });
 });
 
 alone(
@@ -102,6 +111,7 @@ test('what somebody else does is shown without asking', async ({ browser, baseUR
   const { path } = await site('vhf');
   const person = async (screen: string) => {
     const page = await (await browser.newContext()).newPage();
+    await page.addInitScript(() => localStorage.setItem('kobran.preferences', '{"name":"Wenna"}'));
     const listens = page.waitForRequest((request) => request.url().endsWith('/api/changes'));
     await page.goto(`${baseURL}${path}/${screen}`);
     await listens;
@@ -111,6 +121,7 @@ test('what somebody else does is shown without asking', async ({ browser, baseUR
   await one.getByLabel('Name of the run').fill('Renamed by somebody else');
   await one.getByLabel('Name of the run').press('Enter');
   await saved(one);
+  await expect(one.getByText('Also here: Wenna')).toBeVisible();
   await expect(two.getByText('Renamed by somebody else').first()).toBeVisible({ timeout: 2_000 });
   await shared.ask('POST', `/api${path}/facts`, {
     id: crypto.randomUUID(),

@@ -38,6 +38,7 @@ export {
   CreateJob,
   CreateRun,
   GaugeSheetQuery,
+  Here,
   ImportShop,
   InspectionsQuery,
   KeepProgress,

@@ -152,6 +152,15 @@ export class GaugeSheetQuery {
   @IsOptional() @IsIn(['sheet', 'tactile']) form?: 'sheet' | 'tactile';
 }
 
+/** Where somebody is just now: said again every half minute, and forgotten after a little more than one. */
+export class Here {
+  /** Of the page, so that one person at two devices is there twice. */
+  @IsUUID() id!: string;
+  @IsString() @MaxLength(60) name!: string;
+  /** The address of the screen; nothing when the page is left. */
+  @IsString() @MaxLength(300) path!: string;
+}
+
 /** Which page of the board. */
 export class BoardQuery {
   /** Words somebody looks for, in any order. */

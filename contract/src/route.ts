@@ -8,6 +8,7 @@ import type {
   ConnectInstrument,
   CreateJob,
   CreateRun,
+  Here,
   ImportShop,
   KeepProgress,
   PutOnBench,
@@ -68,6 +69,7 @@ interface Bodies {
   ConnectInstrument: ConnectInstrument;
   CreateJob: CreateJob;
   CreateRun: CreateRun;
+  Here: Here;
   ImportShop: ImportShop;
   JobFile: JobFile;
   KeepProgress: KeepProgress;

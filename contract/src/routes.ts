@@ -72,6 +72,7 @@ export const routes = {
     '/api/changes',
     'Server-sent events: which job or run has changed, as soon as it has',
   ),
+  sayHere: keep('/api/here', 'Say where somebody is; whoever follows the changes is told', 'Here'),
   readHealth: get<Health>()('/api/health', 'Is the server up and its database answering?'),
 
   listBackups: get<BackupSummary[]>()('/api/backups', 'Backups in the data folder, the newest first'),

@@ -13,6 +13,7 @@ export * from './ground/index.js';
 export * from './train/index.js';
 export * from './route/index.js';
 export * from './practice/index.js';
+export * from './merge/index.js';
 export * from './run/index.js';
 export * from './site/index.js';
 export * from './plan/index.js';

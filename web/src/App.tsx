@@ -11,6 +11,7 @@ import { Toaster } from 'sonner';
 import { fetchBackground } from './background/openBackground.js';
 import { usePreferences } from './ui/Preferences.js';
 import { DeviceProvider } from './store/Device.js';
+import { Following } from './store/Following.js';
 import { Board } from './screens/board/Board.js';
 import { ErrorBoundary } from './ui/ErrorBoundary.js';
 import { Message } from './ui/Message.js';
@@ -19,6 +20,8 @@ import { NewVersion } from './frame/NewVersion.js';
 /** Screens come after the board: each is a script of its own, and all are fetched once the first page stands. */
 const scripts: (() => Promise<unknown>)[] = [
   () => import('./store/readParcel.js'),
+  () => import('./store/sendDrafts.js'),
+  () => import('./store/keepSite.js'),
   () => import('./frame/Palette.js'),
   () => import('./frame/AsideWindow.js'),
   fetchBackground,
@@ -163,6 +166,7 @@ export function App(): ReactNode {
             />
           </Routes>
         </Suspense>
+        <Following />
         <NewVersion />
         <Toaster
           theme={theme}

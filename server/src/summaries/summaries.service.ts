@@ -41,6 +41,7 @@ export class SummariesService implements OnModuleInit, OnModuleDestroy {
   onModuleInit(): void {
     this.stopHearing = this.changes.onChange((change) => {
       if (change.startsWith('run ')) this.told.add(change.slice('run '.length));
+      else if (change.startsWith('here ')) return;
       else this.everything = true;
       this.later();
     });

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { usePreferences } from '../ui/Preferences.js';
 import type { UnderEdit } from '../store/useDocumentEditor.js';
 import { KeysDialog } from '../ui/KeysDialog.js';
+import { AlsoHere } from './AlsoHere.js';
 import { AsideNotice } from './AsideNotice.js';
 import { PaletteWindow } from './PaletteWindow.js';
 import { SaveMark } from './SaveMark.js';
@@ -72,6 +73,7 @@ export function TopBar({
         ))}
       </nav>
       {crumbs.length === 1 && <span className="flex-1 sm:hidden" />}
+      <AlsoHere />
       {children}
       {editor && (
         <>

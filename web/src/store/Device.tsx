@@ -14,10 +14,10 @@ import { toast } from 'sonner';
 import { Message } from '../ui/Message.js';
 import { usePreferences } from '../ui/Preferences.js';
 import { call, messageOf, Refused, Unreachable } from './client.js';
-import { IndexedAnswers } from './kept/answers.js';
 import { IndexedKeeper, MemoryKeeper, NotKept, type Keeper } from './kept/keeper.js';
 import { practiceKey } from './kept/keys.js';
 import { browserTabs, type Tabs } from './kept/tabs.js';
+import { Presence } from './presence.js';
 import { Outbox, type Delivery, type OutboxState, type Parcel } from './outbox.js';
 import { PracticeChanges, type ChangeDelivery, type PracticeChange } from './practiceChanges.js';
 import { jobKey, logKey, revisionsKey, runKey, SHOP_PRACTICE, tracesKey } from './queries.js';
@@ -28,6 +28,8 @@ interface Device {
   tabs: Tabs;
   outbox: Outbox;
   practices: PracticeChanges;
+  /** Who else is where. */
+  presence: Presence;
 }
 
 const Context = createContext<Device | undefined>(undefined);
@@ -103,7 +105,6 @@ export function DeviceProvider({ children }: { children: ReactNode }): ReactNode
     let outbox: Outbox | undefined;
     let practices: PracticeChanges | undefined;
     let over = false;
-    let unfollow: () => void = () => undefined;
     void (async () => {
       const [keeper, tabs] = await Promise.all([openKeeper(), browserTabs()]);
       if (Object.keys(localStorage).some((key) => OLD_STORE.test(key)))
@@ -151,18 +152,12 @@ export function DeviceProvider({ children }: { children: ReactNode }): ReactNode
           ),
       });
       if (over) return;
-      setDevice({ keeper, tabs, outbox, practices });
+      setDevice({ keeper, tabs, outbox, practices, presence: new Presence(tabs.id, () => Date.now()) });
       await outbox.start();
       await practices.start();
-      const { followChanges } = await import('./followChanges.js');
-      unfollow = followChanges(queries, tabs);
-      if (over) return unfollow();
-      const { refreshTaken } = await import('./takeAlong.js');
-      await refreshTaken(queries, keeper, new IndexedAnswers());
     })();
     return () => {
       over = true;
-      unfollow();
       outbox?.stop();
       practices?.stop();
     };

@@ -1,8 +1,13 @@
-import { applyChange, type Change, type Design } from '@kobran/core';
+import { applyChange, threeWay, type Change, type Design } from '@kobran/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aRun } from '../../../core/src/run/aRun.fixture.js';
-import { DocumentEditor, type Saving, type Versioned as VersionedDocument } from './documentEditor.js';
+import {
+  DocumentEditor,
+  type Draft,
+  type Saving,
+  type Versioned as VersionedDocument,
+} from './documentEditor.js';
 import { FakeClock } from './fakes.fixture.js';
 
 type Versioned = VersionedDocument<Design>;
@@ -32,20 +37,36 @@ class FakeServer {
   };
 }
 
-function open(draft?: Versioned) {
+function open(draft?: Draft<Design>) {
   const clock = new FakeClock();
   const server = new FakeServer({ version: 3, document: named('as it was') });
-  const kept: { draft?: Versioned } = {};
+  const kept: { draft?: Draft<Design> } = {};
+  let merges = 0;
   const editor = new DocumentEditor<Design, Change>(server.standing, draft, {
     apply: applyChange,
     save: server.save,
     later: clock.later,
+    merge: threeWay,
+    tellMerged: () => merges++,
     keepDraft: (one) => {
       kept.draft = one;
     },
   });
   editor.start();
-  return { clock, server, editor, kept, name: () => editor.snapshot().document.name };
+  /** Somebody else saves the document with another member changed. */
+  const elsewhere = (over: Partial<Design>): void => {
+    const { version, document } = server.standing;
+    server.standing = { version: version + 1, document: { ...document, ...over } };
+  };
+  return {
+    clock,
+    server,
+    editor,
+    kept,
+    elsewhere,
+    merges: () => merges,
+    name: () => editor.snapshot().document.name,
+  };
 }
 
 describe('a design under edit', () => {
@@ -133,6 +154,47 @@ describe('a design under edit', () => {
     expect(editor.snapshot().save.kind).toBe('saved');
   });
 
+  it('what somebody else changed beside it goes in by itself; undo takes it out again', async () => {
+    const { clock, server, editor, elsewhere, merges, name } = open();
+    editor.change(rename('mine'));
+    const antenna = { ...aRun().antenna, swr: 1.1 };
+    elsewhere({ antenna });
+    await clock.pass(2_000);
+    expect(server.standing).toMatchObject({ version: 5, document: { name: 'mine', antenna: { swr: 1.1 } } });
+    expect(merges()).toBe(1);
+    editor.undo();
+    expect(editor.snapshot().document.antenna.swr).toBe(aRun().antenna.swr);
+    expect(name()).toBe('mine');
+  });
+
+  it('only where both changed the same a person is asked, and what is apart is in either way', async () => {
+    for (const side of ['mine', 'theirs'] as const) {
+      const { clock, server, editor, elsewhere } = open();
+      editor.change(rename('mine'));
+      elsewhere({ name: 'theirs', antenna: { ...aRun().antenna, swr: 1.1 } });
+      await clock.pass(2_000);
+      expect(editor.snapshot().save).toMatchObject({
+        kind: 'conflict',
+        clashes: [{ path: ['name'], mine: 'mine', theirs: 'theirs', base: 'as it was' }],
+      });
+      if (side === 'mine') editor.keepMine();
+      else editor.takeTheirs();
+      await clock.pass(2_000);
+      expect(server.standing.document).toMatchObject({ name: side, antenna: { swr: 1.1 } });
+    }
+  });
+
+  it('a draft says what it was made on, so that it is put together after a reload too', async () => {
+    const { clock, server, kept, editor } = open();
+    server.mood = 'away';
+    editor.change(rename('in the dark'));
+    await clock.pass(2_000);
+    const again = open(kept.draft);
+    again.elsewhere({ antenna: { ...aRun().antenna, swr: 1.1 } });
+    await again.clock.pass(2_000);
+    expect(again.server.standing.document).toMatchObject({ name: 'in the dark', antenna: { swr: 1.1 } });
+  });
+
   it('one that is refused stays here and is not sent again until it is changed', async () => {
     const { clock, server, editor, kept } = open();
     server.mood = 'refuses';
@@ -189,6 +251,80 @@ describe('a design under edit', () => {
         expect(editor.snapshot().save.kind).toBe('saved');
       }),
       { numRuns: 100 },
+    );
+  });
+
+  // A law: three who were away for a day come back one after the other, and nothing of what any of them did is lost.
+  it('two phones and a laptop away for a day are put together with nothing lost', async () => {
+    interface Doc {
+      pieces: { id: string; label: string; lengthM: number }[];
+    }
+    const standing: Doc = { pieces: ['a', 'b', 'c'].map((id) => ({ id, label: id, lengthM: 1 })) };
+    const edit = fc.record({
+      who: fc.nat(2),
+      what: fc.constantFrom('length', 'label', 'put in'),
+      value: fc.integer({ min: 2, max: 1_000 }),
+    });
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(edit, { maxLength: 40 }),
+        fc.shuffledSubarray([0, 1, 2], { minLength: 3 }),
+        async (edits, back) => {
+          const clock = new FakeClock();
+          let kept = { version: 1, document: standing };
+          const away = new Set([0, 1, 2]);
+          const crew = [0, 1, 2].map((who) => {
+            const editor = new DocumentEditor<Doc, (doc: Doc) => Doc>(kept, undefined, {
+              apply: (doc, change) => change(doc),
+              save: ({ version, document }) => {
+                if (away.has(who)) return Promise.resolve({ kind: 'away' });
+                if (version !== kept.version) return Promise.resolve({ kind: 'conflict', theirs: kept });
+                kept = { version: version + 1, document };
+                return Promise.resolve({ kind: 'saved', saved: kept });
+              },
+              merge: threeWay,
+              tellMerged: () => undefined,
+              keepDraft: () => undefined,
+              later: clock.later,
+            });
+            editor.start();
+            return editor;
+          });
+          for (const [k, { who, what, value }] of edits.entries())
+            crew[who].change([
+              ({ pieces }) => ({
+                pieces:
+                  what === 'put in'
+                    ? pieces.toSpliced(value % (pieces.length + 1), 0, {
+                        id: `${who}-${k}`,
+                        label: '',
+                        lengthM: value,
+                      })
+                    : pieces.map((one) =>
+                        one.id !== 'abc'[who]
+                          ? one
+                          : { ...one, ...(what === 'length' ? { lengthM: value } : { label: `l${value}` }) },
+                      ),
+              }),
+            ]);
+          for (const who of back) {
+            away.delete(who);
+            await clock.pass(20_000);
+          }
+          const last = (who: number, what: string) =>
+            edits.filter((one) => one.who === who && one.what === what).at(-1);
+          for (const who of [0, 1, 2]) {
+            const own = kept.document.pieces.find(({ id }) => id === 'abc'[who]);
+            expect(own?.lengthM).toBe(last(who, 'length')?.value ?? 1);
+            const label = last(who, 'label');
+            expect(own?.label).toBe(label ? `l${label.value}` : 'abc'[who]);
+          }
+          const put = edits.flatMap(({ who, what }, k) => (what === 'put in' ? [`${who}-${k}`] : []));
+          const there = kept.document.pieces.map(({ id }) => id);
+          expect(there.toSorted()).toEqual(['a', 'b', 'c', ...put].toSorted());
+        },
+      ),
+      { numRuns: 60 },
     );
   });
 });

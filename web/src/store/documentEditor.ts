@@ -1,4 +1,5 @@
 import type { ApiProblem } from '@kobran/contract';
+import type { Clash, Merged } from '@kobran/core';
 import { edited, historyOf, redone, undone, type History } from './history.js';
 
 /** A document, a design or a site, as the server has it. */
@@ -7,12 +8,18 @@ export interface Versioned<D> {
   document: D;
 }
 
+/** Edits which the server has not got, as they are kept on this device. */
+export interface Draft<D> extends Versioned<D> {
+  /** What they were made on: the document of that version. Drafts of older programs do not say it. */
+  base?: D;
+}
+
 export type SaveState<D = unknown> =
   | { kind: 'saved' }
   | { kind: 'saving' }
   | { kind: 'offline'; why?: string }
   | { kind: 'refused'; problem: ApiProblem }
-  | { kind: 'conflict'; theirs: Versioned<D> };
+  | { kind: 'conflict'; theirs: Versioned<D>; clashes: readonly Clash[] };
 
 /** What became of a write: saved, changed elsewhere meanwhile, refused, or the server could not be asked. */
 export type Saving<D> =
@@ -25,8 +32,12 @@ export interface EditorPorts<D, C> {
   /** The document with a change applied; the given one is not touched. */
   apply: (document: D, change: C) => D;
   save: (wish: Versioned<D>) => Promise<Saving<D>>;
+  /** Puts together what two made of one document; nothing where what comes out is no whole document. */
+  merge: (base: D, mine: D, theirs: D) => Merged<D> | undefined;
+  /** What somebody else changed meanwhile is in, and nothing clashed. */
+  tellMerged: () => void;
   /** Keeps edits on this device until the server has them; `undefined` when it has. */
-  keepDraft: (draft: Versioned<D> | undefined) => void;
+  keepDraft: (draft: Draft<D> | undefined) => void;
   /** Does something later. @returns how not to */
   later: (ms: number, act: () => void) => () => void;
 }
@@ -46,13 +57,15 @@ const same = (x: unknown, y: unknown): boolean => x === y || JSON.stringify(x) =
 /**
  * A document under edit, the design of a run or a site: undo and redo, autosave with versions, kept on this device until the server has it.
  *
- * One write is under way at a time; what is changed meanwhile is written next. A write on an older version asks which of the two shall
- * stand; one that is refused waits for the next change.
+ * One write is under way at a time; what is changed meanwhile is written next. What others changed meanwhile is put together with what was
+ * changed here; only where both changed the same a person is asked. A write that is refused waits for the next change.
  */
 export class DocumentEditor<D, C> {
   private history: History<D>;
   /** What the server has, as far as is known; the version edits are made on. */
   private base: Versioned<D>;
+  /** Is the document of the base that of its version? A draft of an older program does not say what it was made on. */
+  private isBaseKnown: boolean;
   private save: SaveState<D> = { kind: 'saved' };
   private sending = false;
   /** What was sent without an answer: the server may have any of it, or none. */
@@ -67,11 +80,12 @@ export class DocumentEditor<D, C> {
    */
   constructor(
     known: Versioned<D>,
-    draft: Versioned<D> | undefined,
+    draft: Draft<D> | undefined,
     private readonly ports: EditorPorts<D, C>,
   ) {
     this.history = draft ? edited(historyOf(known.document), draft.document) : historyOf(known.document);
-    this.base = { version: draft?.version ?? known.version, document: known.document };
+    this.base = { version: draft?.version ?? known.version, document: draft?.base ?? known.document };
+    this.isBaseKnown = draft?.base !== undefined || this.base.version === known.version;
     this.state = this.look();
   }
 
@@ -108,27 +122,39 @@ export class DocumentEditor<D, C> {
   /** The server has this now: it is shown when nothing of ours is unsaved, one undo away from what was here. */
   serverHas(known: Versioned<D>): void {
     if (this.isDirty() || known.version <= this.base.version) return;
-    this.base = known;
-    this.history = edited(this.history, known.document);
+    this.goOn(known, known.document);
     this.show();
   }
 
-  /** Of a conflict: ours is written over theirs, which stays one version back. */
+  /** Of a conflict: ours stands where both changed the same; what only they changed is in. */
   keepMine(): void {
+    this.decide('mine');
+  }
+
+  /** Of a conflict: theirs stands where both changed the same; what only we changed stays. Undo brings ours back. */
+  takeTheirs(): void {
+    this.decide('theirs');
+  }
+
+  private decide(side: 'mine' | 'theirs'): void {
     if (this.save.kind !== 'conflict') return;
-    this.base = this.save.theirs;
-    this.save = { kind: 'saved' };
+    const { theirs } = this.save;
+    const present = this.history.present;
+    const whole = side === 'mine' ? present : theirs.document;
+    this.goOn(theirs, this.merged(theirs.document)?.[side] ?? whole);
     this.schedule();
   }
 
-  /** Of a conflict: theirs is shown, ours is one undo away. */
-  takeTheirs(): void {
-    if (this.save.kind !== 'conflict') return;
-    const { theirs } = this.save;
+  /** From now on edits are made on what the server has. */
+  private goOn(theirs: Versioned<D>, document: D): void {
     this.base = theirs;
+    this.isBaseKnown = true;
     this.save = { kind: 'saved' };
-    this.history = edited(this.history, theirs.document);
-    this.schedule();
+    this.history = edited(this.history, document);
+  }
+
+  private merged(theirs: D): Merged<D> | undefined {
+    return this.isBaseKnown ? this.ports.merge(this.base.document, this.history.present, theirs) : undefined;
   }
 
   private isDirty(): boolean {
@@ -146,7 +172,7 @@ export class DocumentEditor<D, C> {
   private schedule(): void {
     this.cancel();
     const dirty = this.isDirty();
-    this.ports.keepDraft(dirty ? { version: this.base.version, document: this.history.present } : undefined);
+    this.ports.keepDraft(dirty ? this.draft() : undefined);
     const stands = this.save.kind === 'conflict' || this.save.kind === 'refused';
     if (dirty && !stands && !this.sending)
       this.cancel = this.ports.later(
@@ -154,6 +180,11 @@ export class DocumentEditor<D, C> {
         () => void this.send(),
       );
     this.show();
+  }
+
+  private draft(): Draft<D> {
+    const { version, document: base } = this.base;
+    return { version, document: this.history.present, ...(this.isBaseKnown ? { base } : {}) };
   }
 
   private async send(): Promise<void> {
@@ -172,14 +203,26 @@ export class DocumentEditor<D, C> {
     this.unanswered = answer.kind === 'away' ? (before.at(-1) === sent ? before : [...before, sent]) : [];
     if (answer.kind === 'saved') {
       this.base = { version: answer.saved.version, document: sent };
+      this.isBaseKnown = true;
       this.save = { kind: 'saved' };
     } else if (answer.kind === 'away')
       this.save = { kind: 'offline', ...(answer.why === undefined ? {} : { why: answer.why }) };
     else if (answer.kind === 'conflict' && before.some((own) => same(own, answer.theirs.document))) {
       // Nobody else’s: a write of our own, whose answer was lost on the way.
       this.base = answer.theirs;
+      this.isBaseKnown = true;
       this.save = { kind: 'saved' };
-    } else this.save = answer;
+    } else if (answer.kind === 'conflict') this.meet(answer.theirs);
+    else this.save = answer;
+  }
+
+  /** Somebody else changed it meanwhile: what is apart goes together by itself, the rest is for a person. */
+  private meet(theirs: Versioned<D>): void {
+    const merged = this.merged(theirs.document);
+    if (merged?.clashes.length === 0) {
+      this.goOn(theirs, merged.mine);
+      this.ports.tellMerged();
+    } else this.save = { kind: 'conflict', theirs, clashes: merged?.clashes ?? [] };
   }
 
   private look(): EditorState<D> {

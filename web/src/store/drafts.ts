@@ -1,5 +1,5 @@
-import { isObject, type Problem } from '@kobran/core';
-import type { Versioned } from './documentEditor.js';
+import { isObject, type Merged, type Problem } from '@kobran/core';
+import type { Draft } from './documentEditor.js';
 import type { Keeper } from './kept/keeper.js';
 import { asideKey, draftKey, draftsOf } from './kept/keys.js';
 import type { Tabs } from './kept/tabs.js';
@@ -10,11 +10,18 @@ export type ReadDocument<D> = (
 ) => { ok: true; document: D } | { ok: false; problems: readonly Problem[] };
 
 /** A draft as it was read, or what is wrong with it. */
-function readDraft<D>(value: unknown, read: ReadDocument<D>): Versioned<D> | string {
+function readDraft<D>(value: unknown, read: ReadDocument<D>): Draft<D> | string {
   if (!isObject(value) || typeof value.version !== 'number') return 'It is no draft.';
   // Drafts of a design were once kept under that name.
   const found = read(value.document ?? value.design);
-  return found.ok ? { version: value.version, document: found.document } : found.problems[0].message;
+  if (!found.ok) return found.problems[0].message;
+  const base = value.base === undefined ? undefined : read(value.base);
+  return {
+    version: value.version,
+    document: found.document,
+    // Without what it was made on, a draft still has what was edited.
+    ...(base?.ok ? { base: base.document } : {}),
+  };
 }
 
 /** Edits which the server has not acknowledged, one draft for each tab: two tabs on one run do not write over each other. */
@@ -26,7 +33,7 @@ export class Drafts {
   ) {}
 
   /** The draft of this tab; else one that a closed tab left behind, which is this tab’s from now on. A spoilt one is set aside. */
-  async find<D>(id: string, read: ReadDocument<D>): Promise<Versioned<D> | undefined> {
+  async find<D>(id: string, read: ReadDocument<D>): Promise<Draft<D> | undefined> {
     const own = draftKey(id, this.tabs.id);
     const open = await this.tabs.open();
     const all = await this.keeper.entries(draftsOf(id));
@@ -49,9 +56,13 @@ export class Drafts {
   }
 
   /** Keeps the draft of this tab, or drops it when the server has it. */
-  keep(id: string, draft: Versioned<unknown> | undefined): void {
+  keep(id: string, draft: Draft<unknown> | undefined): void {
     const key = draftKey(id, this.tabs.id);
     const done = draft ? this.keeper.put(key, draft) : this.keeper.remove(key);
     done.catch((error: unknown) => this.warn(error instanceof Error ? error.message : String(error)));
   }
 }
+
+/** What two made of one document, where both ways out of it are whole documents: parts may hang on what the other one took out. */
+export const whole = <D>(merged: Merged<D>, read: ReadDocument<D>): Merged<D> | undefined =>
+  [merged.mine, merged.theirs].every((one) => read(one).ok) ? merged : undefined;

@@ -22,19 +22,25 @@ describe('what others change', () => {
     const browser = new FakeBrowser();
     const sources: FakeSource[] = [];
     const tab = (name: string) => {
-      const asked: unknown[] = [];
+      const [asked, back, heard]: [unknown[], string[], string[]] = [[], [], []];
       const queries = {
         invalidateQueries: (filter?: { queryKey?: readonly unknown[] }) => {
           asked.push(filter?.queryKey?.join(' ') ?? 'all');
           return Promise.resolve();
         },
       } as unknown as QueryClient;
-      const stop = followChanges(queries, browser.open(name), () => {
-        const source = new FakeSource();
-        sources.push(source);
-        return source as unknown as EventSource;
-      });
-      return { asked, stop };
+      const stop = followChanges(
+        queries,
+        browser.open(name),
+        () => back.push(name),
+        (here) => heard.push(here),
+        () => {
+          const source = new FakeSource();
+          sources.push(source);
+          return source as unknown as EventSource;
+        },
+      );
+      return { asked, stop, back, heard };
     };
     return { sources, tab };
   };
@@ -68,6 +74,26 @@ describe('what others change', () => {
     sources[1].onopen?.();
     await settle();
     expect(two.asked).toEqual(['all']);
+  });
+
+  it('where somebody is, is told and asks for nothing; what was missed asks for all, and says that the server is back', async () => {
+    const { sources, tab } = world();
+    const [one, two] = [tab('1'), tab('2')];
+    await settle();
+    sources[0].onopen?.();
+    sources[0].onmessage?.({ data: 'here {"id":"x"}' });
+    await settle();
+    for (const { asked, heard } of [one, two]) {
+      expect(heard).toEqual(['{"id":"x"}']);
+      expect(asked).toEqual([]);
+    }
+    sources[0].onerror?.();
+    sources[0].onopen?.();
+    await settle();
+    for (const { asked, back } of [one, two]) {
+      expect(asked).toEqual(['all']);
+      expect(back).toHaveLength(1);
+    }
   });
 
   it('what nobody knows is everything', () => {

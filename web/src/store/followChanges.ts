@@ -5,6 +5,8 @@ import { jobKey, logKey, revisionsKey, runKey, tracesKey } from './queries.js';
 
 /** Followed by what has changed, as the server tells it. */
 const NEWS = 'server ';
+/** Followed by who is where. */
+const HERE = 'here ';
 /** Changes which come together are looked at together, ms. */
 const TOGETHER_MS = 120;
 
@@ -44,6 +46,10 @@ export function keysOf(change: string): string[][] | 'all' {
 export function followChanges(
   queries: Pick<QueryClient, 'invalidateQueries'>,
   tabs: Pick<Tabs, 'alone' | 'tell' | 'hear'>,
+  /** The server is back, or may be: what was changed meanwhile is not known. */
+  onBack: () => void,
+  /** Where somebody is, as the server tells it. */
+  onHere: (json: string) => void,
   open: (path: string) => EventSource = (path) => new EventSource(path),
 ): () => void {
   const waiting = new Set<string>();
@@ -52,11 +58,15 @@ export function followChanges(
     timer = undefined;
     const keys = [...waiting].map(keysOf);
     waiting.clear();
-    if (keys.includes('all')) return void queries.invalidateQueries();
+    if (keys.includes('all')) {
+      onBack();
+      return void queries.invalidateQueries();
+    }
     for (const key of new Map(keys.flat().map((one) => [String(one), one])).values())
       if (typeof key !== 'string') void queries.invalidateQueries({ queryKey: key });
   };
   const changed = (change: string): void => {
+    if (change.startsWith(HERE)) return onHere(change.slice(HERE.length));
     waiting.add(change);
     timer ??= setTimeout(look, TOGETHER_MS);
   };

@@ -1,6 +1,13 @@
+import { toast } from 'sonner';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { later, useDevice, warn } from './Device.js';
-import { DocumentEditor, type SaveState, type Saving, type Versioned } from './documentEditor.js';
+import {
+  DocumentEditor,
+  type Draft,
+  type EditorPorts,
+  type SaveState,
+  type Versioned,
+} from './documentEditor.js';
 import { Drafts } from './drafts.js';
 
 /** A document under edit, as the top bar and notices need it. */
@@ -18,6 +25,12 @@ export interface OpenDocument<D, C> extends UnderEdit {
   change: (changes: readonly C[]) => void;
 }
 
+/** How a kind of document is changed, saved and put together. */
+export type DocumentPorts<D, C> = Pick<EditorPorts<D, C>, 'apply' | 'save' | 'merge'>;
+
+/** Documents which a screen of this tab has open: they are sent from there. */
+export const underEdit = new Set<string>();
+
 /**
  * Edits a document: shown at once, saved after a pause, kept on this device until the server has it.
  *
@@ -28,22 +41,30 @@ export interface OpenDocument<D, C> extends UnderEdit {
 export function useDocumentEditor<D, C>(
   id: string,
   known: Versioned<D>,
-  draft: Versioned<D> | undefined,
-  ports: { apply: (document: D, change: C) => D; save: (wish: Versioned<D>) => Promise<Saving<D>> },
+  draft: Draft<D> | undefined,
+  ports: DocumentPorts<D, C>,
 ): OpenDocument<D, C> {
   const { keeper, tabs } = useDevice();
   const [editor] = useState(() => {
     const drafts = new Drafts(keeper, tabs, warn);
     return new DocumentEditor<D, C>(known, draft, {
       ...ports,
+      tellMerged: () =>
+        void toast('Somebody else changed this meanwhile. What both did is in; undo takes theirs out.', {
+          id: `merged ${id}`,
+        }),
       keepDraft: (kept) => drafts.keep(id, kept),
       later,
     });
   });
   useEffect(() => {
+    underEdit.add(id);
     editor.start();
-    return () => editor.stop();
-  }, [editor]);
+    return () => {
+      underEdit.delete(id);
+      editor.stop();
+    };
+  }, [editor, id]);
   const { version, document: standing } = known;
   useEffect(() => editor.serverHas({ version, document: standing }), [editor, version, standing]);
   const { document, save, canUndo, canRedo } = useSyncExternalStore(editor.subscribe, editor.snapshot);

@@ -1,17 +1,25 @@
 import { routes, type RunDocument } from '@kobran/contract';
-import { applyChange, onSite, type Change, type Design, type Site } from '@kobran/core';
+import {
+  applyChange,
+  onSite,
+  threeWay,
+  type Catalog,
+  type Change,
+  type Design,
+  type Site,
+} from '@kobran/core';
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { call } from './client.js';
 import { useDevice, warn } from './Device.js';
-import type { Saving, Versioned } from './documentEditor.js';
-import { Drafts } from './drafts.js';
+import type { Draft, Saving, Versioned } from './documentEditor.js';
+import { Drafts, whole } from './drafts.js';
 import { runKey } from './queries.js';
 import { readDesignDraft } from './readDesignDraft.js';
 import { ofThisDevice } from './keepAnswers.js';
 import { savingFailed } from './savingFailed.js';
 import { useCatalog } from './Shop.js';
-import { useDocumentEditor, type UnderEdit } from './useDocumentEditor.js';
+import { useDocumentEditor, type DocumentPorts, type UnderEdit } from './useDocumentEditor.js';
 
 export interface RunEditor extends UnderEdit {
   /** With its legs from the site, where it lies in one. */
@@ -20,7 +28,7 @@ export interface RunEditor extends UnderEdit {
 }
 
 /** What this device kept of a run’s edits; undefined while it is looked up, `{}` when there is nothing. */
-export function useDraft(runId: string): { draft?: Versioned<Design> } | undefined {
+export function useDraft(runId: string): { draft?: Draft<Design> } | undefined {
   const { keeper, tabs } = useDevice();
   const catalog = useCatalog();
   const { data } = useQuery({
@@ -42,15 +50,18 @@ export function useDraft(runId: string): { draft?: Versioned<Design> } | undefin
 /** The design of a run under edit, as screens use it. */
 export function useRunEditor(
   run: RunDocument,
-  draft: Versioned<Design> | undefined,
+  draft: Draft<Design> | undefined,
   site: Site | undefined,
 ): RunEditor {
   const queries = useQueryClient();
+  const catalog = useCatalog();
   const { id } = run;
-  const { document, ...rest } = useDocumentEditor<Design, Change>(id, versioned(run), draft, {
-    apply: applyChange,
-    save: (wish) => save(id, wish, queries),
-  });
+  const { document, ...rest } = useDocumentEditor<Design, Change>(
+    id,
+    versioned(run),
+    draft,
+    runPorts(id, queries, catalog),
+  );
   const design = useMemo(() => onSite(document, site), [document, site]);
   const { change, redo, undo, save: state, keepMine, takeTheirs } = rest;
   return useMemo(
@@ -59,7 +70,21 @@ export function useRunEditor(
   );
 }
 
-const versioned = ({ version, design }: RunDocument): Versioned<Design> => ({ version, document: design });
+/** How the design of a run is changed, saved and put together. */
+export const runPorts = (
+  id: string,
+  queries: QueryClient,
+  catalog: Catalog,
+): DocumentPorts<Design, Change> => ({
+  apply: applyChange,
+  merge: (base, mine, theirs) => whole(threeWay(base, mine, theirs), (one) => readDesignDraft(one, catalog)),
+  save: (wish) => save(id, wish, queries),
+});
+
+export const versioned = ({ version, design }: RunDocument): Versioned<Design> => ({
+  version,
+  document: design,
+});
 
 async function save(
   id: string,

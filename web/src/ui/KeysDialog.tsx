@@ -52,7 +52,7 @@ const help: [path: RegExp, line: string][] = [
   [/^\/quick/, 'Answers which need no run.'],
   [/^\/catalog/, 'Everything Kobran knows, with its source; add your own from its sheet.'],
   [/^\/identify/, 'Answer what you can see or feel; “not sure” is an answer.'],
-  [/^\/device/, 'Take a site along, and see what waits to be sent.'],
+  [/^\/device/, 'Keep a site on this device, and see what waits to be sent.'],
   [/^\/kit/, 'Tick which radio has to reach which antenna; out comes the smallest set of adapters.'],
   [/^\/train/, 'Ten-minute drills; what you missed comes back.'],
   [/^\/instruments/, 'Lay a run on the simulated bench, or connect your own analyser.'],

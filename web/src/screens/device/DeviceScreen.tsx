@@ -5,12 +5,12 @@ import { TopBar } from '../../frame/TopBar.js';
 import { messageOf } from '../../store/client.js';
 import { useDevice, useWaitingCount } from '../../store/Device.js';
 import { ofThisDevice } from '../../store/keepAnswers.js';
-import { alongKey } from '../../store/kept/keys.js';
+import { keptSiteKey } from '../../store/kept/keys.js';
 import { IndexedAnswers } from '../../store/kept/answers.js';
 import { useJobs } from '../../store/queries.js';
-import { takenSites, type TakenSite } from '../../store/takeAlong.js';
+import { keptSites, type KeptSite } from '../../store/keepSite.js';
 import { sayMoment } from '../../ui/dates.js';
-import { useTakenSites } from './useTakenSites.js';
+import { useKeptSites } from './useKeptSites.js';
 
 /** What works on this device without a network, how much room it takes, and what waits to be sent. */
 export function DeviceScreen(): ReactNode {
@@ -32,24 +32,24 @@ export function DeviceScreen(): ReactNode {
             ? 'Without a network what you do is kept here, and sent once when the server answers.'
             : 'They are kept here through reload and an empty battery, and go as soon as the server answers.'}
         </p>
-        <TakenSection />
+        <SitesSection />
         <Room />
       </main>
     </div>
   );
 }
 
-function TakenSection(): ReactNode {
-  const { sites, busy, problem, take, leave } = useTakenSites();
+function SitesSection(): ReactNode {
+  const { sites, busy, problem, keep, remove } = useKeptSites();
   const { data: jobs = [] } = useJobs();
   const others = jobs.filter(({ id }) => sites.every(({ jobId }) => jobId !== id));
   return (
-    <section className="mt-6" aria-labelledby="taken">
-      <h2 id="taken" className="text-lg font-bold">
-        Sites with me
+    <section className="mt-6" aria-labelledby="sites">
+      <h2 id="sites" className="text-lg font-bold">
+        Sites on this device
       </h2>
       <p className="text-muted">
-        Taken along, a site opens here without a network: its plan, runs, log, sweeps, photos, and the whole
+        Kept here, a site opens without a network: its plan, runs, log, sweeps, photos, and the whole
         catalogue. What was looked at before opens too.
       </p>
       {problem && (
@@ -59,7 +59,7 @@ function TakenSection(): ReactNode {
       )}
       <ul className="mt-3 divide-y divide-rule border-y border-rule">
         {sites.map((site) => (
-          <Taken key={site.jobId} site={site} busy={busy} onTake={take} onLeave={leave} />
+          <Site key={site.jobId} site={site} busy={busy} onKeep={keep} onRemove={remove} />
         ))}
         {others.map(({ id, name, runCount }) => (
           <li key={id} className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2.5">
@@ -69,7 +69,7 @@ function TakenSection(): ReactNode {
                 {runCount} {runCount === 1 ? 'run' : 'runs'}
               </span>
             </span>
-            <TakeButton name={name} jobId={id} busy={busy} onTake={take} label="Take along" />
+            <KeepButton name={name} jobId={id} busy={busy} onKeep={keep} label="Keep on this device" />
           </li>
         ))}
       </ul>
@@ -78,18 +78,18 @@ function TakenSection(): ReactNode {
   );
 }
 
-type Busy = ReturnType<typeof useTakenSites>['busy'];
+type Busy = ReturnType<typeof useKeptSites>['busy'];
 
-function Taken({
+function Site({
   site: { jobId, name, runs, sweeps, photos, at },
   busy,
-  onTake,
-  onLeave,
+  onKeep,
+  onRemove,
 }: {
-  site: TakenSite;
+  site: KeptSite;
   busy: Busy;
-  onTake: (jobId: string) => Promise<void>;
-  onLeave: (jobId: string) => Promise<void>;
+  onKeep: (jobId: string) => Promise<void>;
+  onRemove: (jobId: string) => Promise<void>;
 }): ReactNode {
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2.5">
@@ -100,36 +100,36 @@ function Taken({
           {photos === 1 ? 'photo' : 'photos'}, as it was on {sayMoment(at)}
         </span>
       </span>
-      <TakeButton name={name} jobId={jobId} busy={busy} onTake={onTake} label="Take again" />
-      <button className="button" onClick={() => void onLeave(jobId)}>
-        Leave here<span className="sr-only"> {name}</span>
+      <KeepButton name={name} jobId={jobId} busy={busy} onKeep={onKeep} label="Refresh" />
+      <button className="button" onClick={() => void onRemove(jobId)}>
+        Remove from this device<span className="sr-only"> {name}</span>
       </button>
     </li>
   );
 }
 
-function TakeButton({
+function KeepButton({
   name,
   jobId,
   busy,
-  onTake,
+  onKeep,
   label,
 }: {
   name: string;
   jobId: string;
   busy: Busy;
-  onTake: (jobId: string) => Promise<void>;
+  onKeep: (jobId: string) => Promise<void>;
   label: string;
 }): ReactNode {
   if (busy?.jobId === jobId)
     return (
       <label className="flex items-center gap-2">
-        <span className="text-sm text-muted">Taking {name}</span>
+        <span className="text-sm text-muted">Fetching {name}</span>
         <progress max={1} value={busy.share} />
       </label>
     );
   return (
-    <button className="button" disabled={busy !== undefined} onClick={() => void onTake(jobId)}>
+    <button className="button" disabled={busy !== undefined} onClick={() => void onKeep(jobId)}>
       {label}
       <span className="sr-only"> {name}</span>
     </button>
@@ -163,7 +163,7 @@ function Room(): ReactNode {
   };
   const forget = async (): Promise<void> => {
     await new IndexedAnswers().forgetAll();
-    for (const { jobId } of await takenSites(keeper)) await keeper.remove(alongKey(jobId));
+    for (const { jobId } of await keptSites(keeper)) await keeper.remove(keptSiteKey(jobId));
     await caches.delete('pictures');
     await queries.invalidateQueries();
     toast('What was read from the server is forgotten. What waits to be sent is still here.');

@@ -8,7 +8,22 @@ export const outboxKey = (at: string, id: string): string => `${OUTBOX}${at}/${i
 export const ASIDE = 'aside/';
 export const asideKey = (key: string): string => `${ASIDE}${key}`;
 
-export const draftsOf = (runId: string): string => `draft/${runId}/`;
+export const DRAFTS = 'draft/';
+/** Of a run by its id; of a site by that of its job with a mark. */
+export const draftsOf = (id: string): string => `${DRAFTS}${id}/`;
+const SITE = 'site-';
+export const siteDraftId = (jobId: string): string => `${SITE}${jobId}`;
+/** Which document a draft is of, and which tab made it. */
+export function readDraftKey(key: string): {
+  id: string;
+  kind: 'run' | 'site';
+  documentId: string;
+  tab: string;
+} {
+  const [, id = '', tab = ''] = key.split('/');
+  const isSite = id.startsWith(SITE);
+  return { id, kind: isSite ? 'site' : 'run', documentId: isSite ? id.slice(SITE.length) : id, tab };
+}
 export const draftKey = (runId: string, tab: string): string => `${draftsOf(runId)}${tab}`;
 
 export const progressKey = (runId: string, work: string): string => `progress/${runId}/${work}`;
@@ -17,6 +32,6 @@ export const progressKey = (runId: string, work: string): string => `progress/${
 export const PRACTICE = 'practice/';
 export const practiceKey = (jobId: string): string => `${PRACTICE}${jobId}`;
 
-/** Sites which this device has with it. */
-export const ALONG = 'along/';
-export const alongKey = (jobId: string): string => `${ALONG}${jobId}`;
+/** Sites which are kept on this device. */
+export const SITES = 'site kept/';
+export const keptSiteKey = (jobId: string): string => `${SITES}${jobId}`;

@@ -3,44 +3,44 @@ import { useState } from 'react';
 import { messageOf } from '../../store/client.js';
 import { useDevice } from '../../store/Device.js';
 import { ofThisDevice } from '../../store/keepAnswers.js';
-import { alongKey } from '../../store/kept/keys.js';
-import { takeAlong, takenSites, type TakenSite } from '../../store/takeAlong.js';
+import { keptSiteKey } from '../../store/kept/keys.js';
+import { keepSite, keptSites, type KeptSite } from '../../store/keepSite.js';
 
-const TAKEN = ['taken sites'];
+const KEPT = ['kept sites'];
 
-interface TakenSites {
-  sites: readonly TakenSite[];
-  /** The site which is being taken, and how much of it is here, 0 to 1. */
+interface KeptSites {
+  sites: readonly KeptSite[];
+  /** The site which is being fetched, and how much of it is here, 0 to 1. */
   busy: { jobId: string; share: number } | undefined;
   problem: string;
-  take: (jobId: string) => Promise<void>;
-  leave: (jobId: string) => Promise<void>;
+  keep: (jobId: string) => Promise<void>;
+  remove: (jobId: string) => Promise<void>;
 }
 
-/** Which sites this device has with it, and how to take one. */
-export function useTakenSites(): TakenSites {
+/** Which sites are kept on this device, and how to keep one. */
+export function useKeptSites(): KeptSites {
   const { keeper } = useDevice();
   const queries = useQueryClient();
   const { data: sites = [] } = useQuery({
-    queryKey: TAKEN,
-    queryFn: () => takenSites(keeper),
+    queryKey: KEPT,
+    queryFn: () => keptSites(keeper),
     meta: ofThisDevice,
   });
-  const [busy, setBusy] = useState<TakenSites['busy']>();
+  const [busy, setBusy] = useState<KeptSites['busy']>();
   const [problem, setProblem] = useState('');
-  const again = (): Promise<void> => queries.invalidateQueries({ queryKey: TAKEN });
+  const again = (): Promise<void> => queries.invalidateQueries({ queryKey: KEPT });
   return {
     sites,
     busy,
     problem,
-    take: async (jobId) => {
+    keep: async (jobId) => {
       if (busy) return;
       setProblem('');
       setBusy({ jobId, share: 0 });
       try {
         // Asked here, where it is plain what for; refused, everything works, and the browser may clear it when room is short.
         await navigator.storage.persist();
-        await takeAlong(queries, keeper, jobId, (done, of) => setBusy({ jobId, share: done / of }));
+        await keepSite(queries, keeper, jobId, (done, of) => setBusy({ jobId, share: done / of }));
         await again();
       } catch (error) {
         setProblem(messageOf(error));
@@ -48,8 +48,8 @@ export function useTakenSites(): TakenSites {
         setBusy(undefined);
       }
     },
-    leave: async (jobId) => {
-      await keeper.remove(alongKey(jobId));
+    remove: async (jobId) => {
+      await keeper.remove(keptSiteKey(jobId));
       await again();
     },
   };

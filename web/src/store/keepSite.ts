@@ -4,7 +4,7 @@ import type { QueryClient } from '@tanstack/react-query';
 import { call, Refused, Unreachable } from './client.js';
 import type { AnswerStore } from './kept/answers.js';
 import type { Keeper } from './kept/keeper.js';
-import { ALONG, alongKey } from './kept/keys.js';
+import { SITES, keptSiteKey } from './kept/keys.js';
 import {
   boardPages,
   inspectionsSoon,
@@ -20,14 +20,14 @@ import {
   type Question,
 } from './queries.js';
 
-/** A site which this device has with it. */
-export interface TakenSite {
+/** A site which is kept on this device. */
+export interface KeptSite {
   jobId: string;
   name: string;
   runs: number;
   sweeps: number;
   photos: number;
-  /** When it was taken, ISO 8601. */
+  /** When it was fetched, ISO 8601. */
   at: string;
 }
 
@@ -39,12 +39,12 @@ export type OnStep = (done: number, of: number) => void;
  *
  * @throws {Unreachable} when the server is away, {Refused} when there is no such site any more
  */
-export async function takeAlong(
+export async function keepSite(
   queries: QueryClient,
   keeper: Keeper,
   jobId: string,
   onStep: OnStep,
-): Promise<TakenSite> {
+): Promise<KeptSite> {
   // A kept answer would pass for a new one.
   await call(routes.readHealth);
   const fresh = { staleTime: 0 };
@@ -84,7 +84,7 @@ export async function takeAlong(
     await fetchPicture(jobId, pictureId);
     step();
   }
-  const taken: TakenSite = {
+  const taken: KeptSite = {
     jobId,
     name: job.name,
     runs: job.runs.length,
@@ -92,27 +92,23 @@ export async function takeAlong(
     photos: photos.length,
     at: new Date().toISOString(),
   };
-  await keeper.put(alongKey(jobId), taken);
+  await keeper.put(keptSiteKey(jobId), taken);
   return taken;
 }
 
-/** A site is taken again by itself when what is here is older than this, ms. */
+/** A site is fetched again by itself when what is here is older than this, ms. */
 const OLD_MS = 12 * 60 * 60 * 1000;
 /** What was only looked at is forgotten after this, ms. */
 const FORGOTTEN_MS = 90 * 24 * 60 * 60 * 1000;
 
-/** Takes those sites again which are no longer as they are at the server, and forgets what nobody looks at. */
-export async function refreshTaken(
-  queries: QueryClient,
-  keeper: Keeper,
-  answers: AnswerStore,
-): Promise<void> {
-  for (const { jobId, at } of await takenSites(keeper))
+/** Fetches those sites again which are no longer as they are at the server, and forgets what nobody looks at. */
+export async function refreshKept(queries: QueryClient, keeper: Keeper, answers: AnswerStore): Promise<void> {
+  for (const { jobId, at } of await keptSites(keeper))
     if (Date.now() - Date.parse(at) > OLD_MS)
       try {
-        await takeAlong(queries, keeper, jobId, () => undefined);
+        await keepSite(queries, keeper, jobId, () => undefined);
       } catch (error) {
-        // Away: what is here stays. Gone: so does it, until somebody leaves it here.
+        // Away: what is here stays. Gone: so does it, until somebody removes it.
         if (!(error instanceof Unreachable || error instanceof Refused)) throw error;
       }
   await answers.forgetBefore(Date.now() - FORGOTTEN_MS);
@@ -127,11 +123,11 @@ async function fetchPicture(jobId: string, pictureId: string): Promise<void> {
   }
 }
 
-const isTaken = (value: unknown): value is TakenSite =>
+const isKept = (value: unknown): value is KeptSite =>
   typeof value === 'object' && value !== null && 'jobId' in value && 'at' in value;
 
-/** Sites which this device has with it, by their names. */
-export const takenSites = async (keeper: Keeper): Promise<TakenSite[]> =>
-  (await keeper.entries(ALONG))
-    .flatMap(([, value]) => (isTaken(value) ? [value] : []))
+/** Sites which are kept on this device, by their names. */
+export const keptSites = async (keeper: Keeper): Promise<KeptSite[]> =>
+  (await keeper.entries(SITES))
+    .flatMap(([, value]) => (isKept(value) ? [value] : []))
     .toSorted((x, y) => x.name.localeCompare(y.name));

@@ -1,0 +1,1 @@
+export { threeWay, type Clash, type Merged } from './threeWay.js';
