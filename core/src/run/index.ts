@@ -45,6 +45,7 @@ export {
   peopleOf,
   runSummary,
   searchWords,
+  wordsIn,
   type LineShape,
   type Look,
   type RunSummary,

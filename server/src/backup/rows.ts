@@ -11,7 +11,7 @@ const AT_ONCE = 200;
 const FIRST = ['jobs', 'runs'];
 const LARGE = 'traces';
 /** Worked out of the others: in no backup, and empty after one was restored. */
-const DERIVED = ['run_summaries'];
+const DERIVED = ['run_summaries', 'search_words'];
 
 /** A line of a backup: a row of a table, as the database itself writes it. */
 export interface Line {

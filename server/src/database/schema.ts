@@ -29,6 +29,8 @@ const bytes = customType<{ data: Uint8Array }>({
 export const asBase64 = (column: AnyColumn): SQL<string | null> => sql`encode(${column}, 'base64')`;
 export const bytesOf = (base64: string): Uint8Array => Buffer.from(base64, 'base64');
 
+const tsvector = customType<{ data: string }>({ dataType: () => 'tsvector' });
+
 const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });
 
 export const jobs = pgTable(
@@ -81,7 +83,14 @@ export const runSummaries = pgTable(
     /** Nothing where the run cannot be read: then it is said why. */
     summary: jsonb('summary').$type<RunSummary>(),
     fault: text('fault'),
+    /** As `wordsIn` finds them, with blanks between. */
     words: text('words').notNull(),
+    /** Each word as it stands, and its English stem. */
+    stems: tsvector('stems')
+      .notNull()
+      .generatedAlwaysAs(
+        sql`array_to_tsvector(string_to_array(words, ' ')) || to_tsvector('english', words)`,
+      ),
     worst: text('worst').$type<SnagLevel>(),
     nextStage: text('next_stage').$type<StageId>(),
     /** When the first of what is looked at again is due. */
@@ -90,10 +99,15 @@ export const runSummaries = pgTable(
   },
   (table) => [
     index('summaries_by_letters').using('gin', table.words.op('gin_trgm_ops')),
-    index('summaries_by_words').using('gin', sql`to_tsvector('english', ${table.words})`),
+    index('summaries_by_stems').using('gin', table.stems),
     index('summaries_by_due').on(table.due),
   ],
 );
+
+/** Every word a run was ever found by: what is mistyped is held against them. */
+export const searchWords = pgTable('search_words', { word: text('word').primaryKey() }, (table) => [
+  index('words_by_letters').using('gin', table.word.op('gin_trgm_ops')),
+]);
 
 /** What was read and done. A kind has the body of its kind; a new kind asks for no migration. */
 export const facts = pgTable(

@@ -20,12 +20,12 @@ import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
 import { jobs, logs, runs, runSummaries } from '../database/schema.js';
 import { now } from '../store/moment.js';
-import { asLikeAs, matching, nearlyMatching } from './matching.js';
+import { beginning, byIndex, containing, nearly, wordsOf } from './matching.js';
 import { stateOf } from './state.js';
 import { SummariesService } from './summaries.service.js';
 
 /** Lines of a page which nobody has asked for otherwise. */
-const USUAL_MOST = 60;
+const USUAL_MOST = 30;
 /** Who looks for something waits no longer for runs that are worked out again; the answer says how many are left, ms. */
 const MOST_WAIT_MS = 400;
 
@@ -53,16 +53,32 @@ export class BoardService {
     const { most = USUAL_MOST, search = '' } = query;
     const where = whereOf(query);
     const filters = filtersOf(query);
-    const words = search.trim();
-    if (words === '' && filters.length === 0) return this.answer(await this.inOrder(where, most), most, 0);
+    const words = wordsOf(search);
+    const isSearched = search.trim() !== '';
+    if (!isSearched && filters.length === 0) return this.answer(await this.inOrder(where, most), most, 0);
     const workingOut = await this.summaries.catchUp(MOST_WAIT_MS);
-    const found = await this.search(where, most, words === '' ? filters : [...filters, matching(words)]);
-    if (found.length > 0 || words === '' || where.from) return this.answer(found, most, workingOut);
-    const near = await this.db.transaction(async (tx) => {
-      await tx.execute(asLikeAs);
-      return this.search(where, most, [...filters, nearlyMatching(words)], tx);
+    // Signs alone are in no word.
+    if (isSearched && words.length === 0) return { rows: [], workingOut };
+    const { found, near } = await this.find(where, most, filters, words);
+    return { ...(await this.answer(found, most, workingOut)), ...(near && found.length > 0 ? { near } : {}) };
+  }
+
+  /** By the beginnings of words; where there is none, by their middles; where there is none, by words which are like them. */
+  private async find(
+    where: Where,
+    most: number,
+    filters: readonly SQL[],
+    words: readonly string[],
+  ): Promise<{ found: Found[]; near?: true }> {
+    const found = await this.search(where, most, [...filters, beginning(words)]);
+    if (found.length > 0 || words.length === 0) return { found };
+    return this.db.transaction(async (tx) => {
+      await tx.execute(byIndex);
+      const within = await this.search(where, most, [...filters, containing(words)], tx);
+      if (within.length > 0) return { found: within };
+      const like = await nearly(tx, words);
+      return { found: like ? await this.search(where, most, [...filters, like], tx) : [], near: true };
     });
-    return { ...(await this.answer(near, most, workingOut)), ...(near.length > 0 ? { near: true } : {}) };
   }
 
   /** Everybody who has signed something of a run, by the alphabet. */

@@ -6,7 +6,7 @@ import { setImmediate, setTimeout as pause } from 'node:timers/promises';
 import { Changes } from '../database/changes.js';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
-import { jobs, logs, runs, runSummaries } from '../database/schema.js';
+import { jobs, logs, runs, runSummaries, searchWords } from '../database/schema.js';
 import { FactsService } from '../facts/facts.service.js';
 import { ShopService } from '../shop/shop.service.js';
 import { placeOf } from '../sites/sites.service.js';
@@ -15,6 +15,8 @@ import { summaryRow, unreadable, type SummaryRow, type ToSummarise } from './sum
 
 /** Runs which are read and written at once. */
 const AT_ONCE = 20;
+/** So many at once change how the database should ask. */
+const MANY = 200;
 /** After a start and after a change of all of it: requests come first, ms. */
 const FIRST_LOOK_MS = 1_500;
 
@@ -86,17 +88,30 @@ export class SummariesService implements OnModuleInit, OnModuleDestroy {
       ]),
     );
     await this.db.insert(runSummaries).values(rows).onConflictDoUpdate({ target: runSummaries.runId, set });
+    const words = [...new Set(rows.flatMap((row) => row.words.split(' ')))].filter((word) => word !== '');
+    if (words.length > 0)
+      await this.db
+        .insert(searchWords)
+        .values(words.toSorted().map((word) => ({ word })))
+        .onConflictDoNothing();
   }
 
   /** Makes every summary again, whatever it is of. @returns how many there are */
   async rebuild(): Promise<number> {
     await this.db.delete(runSummaries);
+    await this.db.delete(searchWords);
     let made = 0;
     for (let ids = await this.old(); ids.length > 0; ids = await this.old()) {
       await this.make(ids);
       made += ids.length;
     }
+    await this.know();
     return made;
+  }
+
+  /** Tells the database how much there is now, so that it asks in the right order; the embedded one does not find out by itself. */
+  private async know(): Promise<void> {
+    await this.db.execute(sql`analyze jobs, runs, logs, run_summaries, search_words`);
   }
 
   /** One run at which the rules fail does not take the list away from the others. */
@@ -127,12 +142,14 @@ export class SummariesService implements OnModuleInit, OnModuleDestroy {
   private async work(): Promise<void> {
     try {
       await this.makeTold();
+      let made = 0;
       while (this.everything && !this.isOver) {
         const from = performance.now();
-        await this.makeSome();
+        made += await this.makeSome();
         // Half the time is for who asks.
         await pause(performance.now() - from, undefined, { ref: false });
       }
+      if (made >= MANY) await this.know();
     } catch {
       // The database is away, or is being replaced: the next change or the next reader tries again, and tells what is wrong.
       this.everything = true;
@@ -147,13 +164,14 @@ export class SummariesService implements OnModuleInit, OnModuleDestroy {
     }
   }
 
-  /** Makes some of those which are of another state; when there is none, all is well. */
-  private async makeSome(): Promise<void> {
+  /** Makes some of those which are of another state; when there is none, all is well. @returns how many */
+  private async makeSome(): Promise<number> {
     this.everything = false;
     const ids = await this.old();
-    if (ids.length === 0) return;
+    if (ids.length === 0) return 0;
     this.everything = true;
     await this.make(ids);
+    return ids.length;
   }
 
   /** Some runs without a summary of what stands. */

@@ -81,12 +81,28 @@ export function runSummary(name: string, sheet: Sheet): RunSummary {
   };
 }
 
+/**
+ * The words of a text as they are looked for: small letters, each once, without the signs round them; `RG-213/U, 12 m` has `rg-213/u`, `12`
+ * and `m`.
+ *
+ * @example wordsIn('RG-213/U, the “Mast” mast') // ['rg-213/u', 'the', 'mast']
+ */
+export const wordsIn = (text: string): string[] => [
+  ...new Set(
+    text
+      .toLowerCase()
+      .split(/[^\p{L}\p{N}.+/-]+/u)
+      .map((word) => word.replace(/^[.+/-]+|[.+/-]+$/g, ''))
+      .filter((word) => word !== ''),
+  ),
+];
+
 /** What somebody would type who looks for a run: its name, labels, ports, cables by every name, and what is wrong with it. */
 export function searchWords(
   design: Design,
   { pieces, snags }: Pick<Sheet, 'pieces' | 'snags'>,
   catalog: Catalog,
-): string {
+): string[] {
   const cables = assembliesOf(design).flatMap(({ label, lot, cable }) => [
     label,
     lot,
@@ -102,7 +118,7 @@ export function searchWords(
     ...pieces.flatMap(({ name, faces }) => [name, ...faces.map(faceName)]),
     ...snags.map(({ what }) => what),
   ];
-  return [...new Set(words.filter((one) => one !== undefined && one !== ''))].join('\n');
+  return wordsIn(words.join(' '));
 }
 
 /** Who has signed something of a run, each once, by the alphabet. */
