@@ -63,7 +63,7 @@ export interface BoardPage {
   workingOut: number;
 }
 
-/** Of how many runs it was worked out again what lists say. */
+/** Of how many runs it is worked out again what lists say. */
 export interface RebuiltBoard {
   runs: number;
 }

@@ -93,7 +93,7 @@ export const routes = {
   ),
   rebuildBoard: ask<RebuiltBoard>()(
     '/api/board/rebuild',
-    'Work out again what lists say of every run, whatever they say now',
+    'Work out again in the background what lists say of every run, whatever they say now',
   ),
   listPeople: get<string[]>()('/api/people', 'Everybody who has signed something of a run'),
 

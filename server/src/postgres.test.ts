@@ -1,5 +1,6 @@
 import type {
   ApiProblem,
+  BoardPage,
   JobDocument,
   JobFile,
   JobSummary,
@@ -13,6 +14,7 @@ import { join } from 'node:path';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { createApp, type RunningApp } from './app.js';
+import { Changes } from './database/changes.js';
 import { configIn } from './demoServer.fixture.js';
 import { tarrowmere } from './demo/tarrowmere.js';
 import { hasPostgres, OwnPostgres } from './postgres.fixture.js';
@@ -145,6 +147,31 @@ describe.skipIf(!hasPostgres)('on a PostgreSQL server', () => {
         { timeout: 60_000 },
       )
       .toBe(201);
+  });
+
+  it('what one server does stands on the board of the other, and is found there', async () => {
+    const { version, design } = (await api(0).get(`/api/runs/${runId}`).expect(200)).body as RunDocument;
+    await api(0)
+      .put(`/api/runs/${runId}`)
+      .send({ version, design: { ...design, name: 'Plover feeder' } })
+      .expect(200);
+    const namesAt = async (k: number, search?: string): Promise<(string | undefined)[]> => {
+      const { body } = await api(k).get('/api/board').query({ job: job.id, search, most: 200 }).expect(200);
+      return (body as BoardPage).rows.map(({ run }) => run?.summary?.name);
+    };
+    // Told or not: a summary of what stood before is not believed.
+    expect(await namesAt(1)).toContain('Plover feeder');
+    for (const search of ['plov feed', 'lover', 'plovre'])
+      await expect.poll(() => namesAt(1, search), { timeout: 30_000 }).toEqual(['Plover feeder']);
+  });
+
+  it('who is at one server is told at the other', async () => {
+    const heard: string[] = [];
+    const stop = running[1].app.get(Changes).onChange((change) => heard.push(change));
+    const here = { id: randomUUID(), name: 'Wenna', path: `/runs/${runId}/plan` };
+    await api(0).post('/api/here').send(here).expect(204);
+    await expect.poll(() => heard, { timeout: 10_000 }).toContain(`here ${JSON.stringify(here)}`);
+    stop();
   });
 
   it('a job goes out of one and comes into the other as it was', async () => {

@@ -100,7 +100,7 @@ async function rebuild(config: Config): Promise<void> {
     const answer = await fetch(`http://localhost:${config.port}/api/board/rebuild`, { method: 'POST' });
     if (!answer.ok) throw new Error(`Kobran at port ${config.port} did not: ${await answer.text()}`);
     const { runs } = (await answer.json()) as RebuiltBoard;
-    return say(`What lists say was worked out again, of ${runs} runs.`);
+    return say(`What lists say is being worked out again, of ${runs} runs; Kobran goes on meanwhile.`);
   }
   const { createApp } = await import('../app.js');
   const { app, stop } = await createApp({ ...config, demo: false });

@@ -27,7 +27,7 @@ export class BoardController {
 
   @Handles(routes.rebuildBoard)
   async rebuild(): Promise<RebuiltBoard> {
-    return { runs: await this.summaries.rebuild() };
+    return { runs: await this.summaries.forget() };
   }
 
   @Handles(routes.listPeople)

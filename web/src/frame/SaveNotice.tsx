@@ -10,7 +10,7 @@ export function SaveNotice({ what, editor }: { what: 'run' | 'site'; editor: Und
   if (save.kind === 'conflict') return <ConflictNotice what={what} clashes={save.clashes} editor={editor} />;
   if (save.kind !== 'refused') return null;
   return (
-    <p role="alert" className="border-b-2 border-stop bg-paper px-4 py-2">
+    <p role="alert" className="sticky top-0 z-20 border-b-2 border-stop bg-paper px-4 py-2">
       <strong className="text-stop">Not saved.</strong> {save.problem.message} {save.problem.remedy} Your
       change is kept here; undo takes it back.
     </p>
@@ -30,12 +30,15 @@ function ConflictNotice({
   const catalog = useCatalog();
   const { units } = usePreferences();
   return (
-    <div role="alert" className="border-b-2 border-stop bg-paper px-4 py-2">
+    <div
+      role="alert"
+      className="sticky top-0 z-20 max-h-[60vh] overflow-y-auto border-b-2 border-stop bg-paper px-4 py-2"
+    >
       <div className="flex flex-wrap items-center gap-3">
         <p className="min-w-0 flex-1 basis-80">
           <strong className="text-stop">This {what} was changed elsewhere while you changed it here.</strong>{' '}
           {clashes.length > 0
-            ? 'What is apart is in. Where both changed the same, choose; undo brings the other back.'
+            ? 'Everything else of both is in. Choose what both changed; undo brings the other back.'
             : 'Nothing is lost: choose one, undo brings the other back.'}
         </p>
         <button className="button button-primary" onClick={editor.keepMine}>
@@ -62,8 +65,8 @@ function ConflictNotice({
                   <th scope="row" className="py-1 pr-3 font-semibold">
                     {said.what}
                   </th>
-                  <td className="figures py-1 pr-3">{said.mine}</td>
-                  <td className="figures py-1">{said.theirs}</td>
+                  <td className="py-1 pr-3">{said.mine}</td>
+                  <td className="py-1">{said.theirs}</td>
                 </tr>
               );
             })}
