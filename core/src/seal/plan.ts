@@ -120,19 +120,17 @@ export class Layers {
   ): this {
     const [fromM, toM] = [-beyondM, this.jointM + beyondM];
     for (let k = 1; k <= passes; k++) {
-      const { turns, tapeM } = passOver(this.within(fromM, toM).map(asStep), tape, method);
+      const under = this.within(fromM, toM);
+      const { turns, tapeM } = passOver(under.map(asStep), tape, method);
       const growthM = growth(tape, method);
-      this.stretches = [
-        ...this.within(-Infinity, fromM),
-        ...this.within(fromM, toM).map((one) => ({ ...one, diameterM: one.diameterM + growthM })),
-        ...this.within(toM, Infinity),
-      ];
+      const surface = under.map((one) => ({ ...one, diameterM: one.diameterM + growthM }));
+      this.stretches = [...this.within(-Infinity, fromM), ...surface, ...this.within(toM, Infinity)];
       this.layers.push({
         name: passes === 1 ? name : `${name}, pass ${k} of ${passes}`,
         fromM,
         toM,
-        diameterM: widest(this.within(fromM, toM)),
-        surface: this.within(fromM, toM),
+        diameterM: widest(surface),
+        surface,
         tape: {
           tape,
           direction: (passes - k) % 2 === 0 ? 'up' : 'down',

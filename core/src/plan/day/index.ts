@@ -8,4 +8,4 @@ export { TICK_MIN } from './setup.js';
 export type { RunToPlan } from './draft.js';
 export { doneKey, placeName, siteTasks } from './siteTasks.js';
 export { taskKinds, taskPlaces, type Task, type TaskKind, type TaskPlace } from './task.js';
-export { begunAt, underWay } from './underWay.js';
+export { begunAt, tookMinutes, underWay } from './underWay.js';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { fact } from '../../run/aRun.fixture.js';
 import type { Facts } from '../../run/index.js';
 import { crew, task } from './aDay.fixture.js';
-import { begunAt, earliestEnd, schedule, underWay } from './index.js';
+import { begunAt, earliestEnd, schedule, tookMinutes, underWay } from './index.js';
 
 const at = (hour: number, minute = 0): Date => new Date(2026, 10, 27, hour, minute);
 const iso = (hour: number, minute = 0): string => at(hour, minute).toISOString();
@@ -36,4 +36,14 @@ describe('work which is under way', () => {
     // Begun only now it would take until 09:55, and the label ten minutes more.
     expect(earliestEnd([make, other], crew('Wenna'), 565)).toBe(605);
   });
+});
+
+describe('how long a task took', () => {
+  const begun = '2026-11-25T08:00:00.000Z';
+  it.each([
+    ['2026-11-25T08:42:20.000Z', 42],
+    ['2026-11-25T08:00:05.000Z', 1],
+    // Ended next morning: nobody worked through the night.
+    ['2026-11-26T07:00:00.000Z', undefined],
+  ])('ended at %s it is %s minutes', (now, minutes) => expect(tookMinutes(begun, now)).toBe(minutes));
 });

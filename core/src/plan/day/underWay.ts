@@ -17,6 +17,20 @@ export function begunAt(facts: Facts, task: string): Fact | undefined {
   return begun && (!done || done.at < begun.at) ? begun : undefined;
 }
 
+/** Longer than this is a task which nobody ended in the evening, min. Common practice, no source. */
+const FORGOTTEN_MIN = 8 * 60;
+
+/**
+ * How long a task took which is ended now, min; nothing where its beginning was forgotten.
+ *
+ * @param at when it was begun, ISO 8601
+ * @param now this moment, ISO 8601
+ */
+export function tookMinutes(at: string, now: string): number | undefined {
+  const minutes = (Date.parse(now) - Date.parse(at)) / 60_000;
+  return minutes < FORGOTTEN_MIN ? Math.max(1, Math.round(minutes)) : undefined;
+}
+
 /**
  * Work which somebody has begun today: it stays where it is, with whoever began it, until its usual time is over; what takes longer is
  * taken to end with the next step.

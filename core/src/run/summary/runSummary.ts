@@ -1,4 +1,4 @@
-import { faceName, type Catalog } from '../../catalog/index.js';
+import { faceName, faceOf, type Catalog } from '../../catalog/index.js';
 import type { RouteLength } from '../../route/index.js';
 import type { Design } from '../design/design.js';
 import { assembliesOf } from '../design/lookups.js';
@@ -113,6 +113,7 @@ export function searchWords(
     design.name,
     design.radio.name,
     design.antenna.name,
+    ...[design.radio.face, design.antenna.face].map((code) => faceName(faceOf(code))),
     ...design.service.bands.map(({ name }) => name),
     ...cables,
     ...pieces.flatMap(({ name, faces }) => [name, ...faces.map(faceName)]),

@@ -1,2 +1,3 @@
 export { driftByPlace, type PlaceDrift } from './driftByPlace.js';
+export { sweepsToCompare } from './sweepsToCompare.js';
 export { lastVisit, type LastVisit } from './lastVisit.js';

@@ -3,7 +3,7 @@ import { catalog, entry } from '../../catalog/index.js';
 import { SPEED_OF_LIGHT } from '../../line/index.js';
 import { aRun, cable, fact } from '../aRun.fixture.js';
 import { predictSweep, type LineFault } from '../index.js';
-import { driftByPlace, lastVisit } from './index.js';
+import { driftByPlace, lastVisit, sweepsToCompare } from './index.js';
 
 describe('the last visit', () => {
   const note = (text: string, at: string) => fact({ kind: 'note', about: '', text }, at);
@@ -74,5 +74,36 @@ describe('drift by place', () => {
     };
     const none = driftByPlace(sound, sweep('2026-11-03T09:00:00Z', sound), few, 150e6);
     expect(!none.ok && none.problem.code).toBe('echo.too-few');
+  });
+});
+
+describe('which sweeps are compared', () => {
+  const sweep = (id: string, at: string, over: { birth?: boolean; pieceId?: string; far?: string } = {}) => ({
+    id,
+    at,
+    birth: false,
+    pieceId: '',
+    far: 'load',
+    ...over,
+  });
+  const birth = sweep('birth', '2026-01-01', { birth: true });
+
+  it('the newest of the same thing with the same far end, against the birth record', () => {
+    const all = [
+      sweep('new', '2026-11-01'),
+      sweep('other far end', '2026-11-20', { far: 'open' }),
+      sweep('other thing', '2026-11-21', { pieceId: 'main' }),
+      birth,
+      sweep('old', '2026-02-01'),
+    ];
+    expect(sweepsToCompare(all)).toEqual({ birth, last: all[0] });
+  });
+
+  it('the whole run before one of its cables; nothing without a birth record, or before it', () => {
+    const cable = sweep('cable', '2025-01-01', { birth: true, pieceId: 'main' });
+    expect(sweepsToCompare([cable, birth]).birth).toBe(birth);
+    expect(sweepsToCompare([cable]).birth).toBe(cable);
+    expect(sweepsToCompare([birth, sweep('before', '2025-12-01')]).last).toBeUndefined();
+    expect(sweepsToCompare([sweep('only', '2026-01-01')])).toEqual({ birth: undefined, last: undefined });
   });
 });

@@ -4,6 +4,7 @@ import {
   formatLength,
   predictSweep,
   referenceOhmOf,
+  sweepsToCompare,
   type PlaceDrift,
   type Result,
 } from '@kobran/core';
@@ -41,15 +42,7 @@ function useDrift(
 /** What comes back from each joint now, against the birth record of the same thing, and how much that is in a year. */
 export function DriftTable(): ReactNode {
   const { all } = useTraces();
-  const birth =
-    all.find(({ birth: isBirth, pieceId }) => isBirth && pieceId === '') ?? all.find((one) => one.birth);
-  const later = all
-    .filter(
-      ({ id, pieceId, far, at }) =>
-        birth && id !== birth.id && pieceId === birth.pieceId && far === birth.far && at > birth.at,
-    )
-    .toSorted((x, y) => x.at.localeCompare(y.at))
-    .at(-1);
+  const { birth, last: later } = sweepsToCompare(all);
   const { wholes } = useWholeTraces([birth, later].flatMap((one) => one ?? []));
   const [first, last] = [birth && wholes.get(birth.id), later && wholes.get(later.id)];
   const drift = useDrift(first, last);

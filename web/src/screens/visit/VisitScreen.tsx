@@ -16,6 +16,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { SnagDetail } from '../../frame/SnagDetail.js';
 import { messageOf } from '../../store/client.js';
+import { InspectionList } from '../../frame/InspectionList.js';
 import { revisionsOfRun } from '../../store/queries.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
@@ -68,17 +69,7 @@ export function VisitScreen(): ReactNode {
           {overdue > 0 ? `Due: ${overdue} overdue` : 'Due'}
         </h2>
         {due.length === 0 && <p className="text-muted">Nothing is sealed yet: nothing is due.</p>}
-        <ul>
-          {due.map((one) => (
-            <li key={one.id} className="flex flex-wrap justify-between gap-x-6 border-b border-rule py-1.5">
-              <span>{one.what}</span>
-              <span className={one.overdue ? 'font-semibold text-stop' : ''}>
-                {sayDay(one.due)}
-                {one.overdue ? ', overdue' : ''}
-              </span>
-            </li>
-          ))}
-        </ul>
+        <InspectionList due={due} ofRun />
       </section>
       <DriftTable />
       <SinceSigned />

@@ -1,6 +1,7 @@
 import type { JobDocument } from '@kobran/contract';
 import {
   begunAt,
+  tookMinutes,
   doneKey,
   emptySite,
   formatClock,
@@ -20,7 +21,7 @@ import { useJob } from '../../../store/queries.js';
 import { useSiteDraft } from '../../../store/useSiteEditor.js';
 import { LoggedPhotos } from '../../../frame/RunPhotos.js';
 import { TopBar } from '../../../frame/TopBar.js';
-import { sayTime } from '../../../ui/dates.js';
+import { now, sayTime } from '../../../ui/dates.js';
 import { Message } from '../../../ui/Message.js';
 import { Caution } from '../../../ui/StagePage.js';
 import { useDay } from './useDay.js';
@@ -148,11 +149,6 @@ function TaskRow({
   );
 }
 
-const minutesSince = (at: string): number => (Date.now() - Date.parse(at)) / 60_000;
-
-/** More than this is a task which nobody ended in the evening, min. */
-const MAX_TIMED_MIN = 8 * 60;
-
 /** Ticking writes the facts of the trade, and how long it took: from the beginning where somebody said so, or as it is typed. */
 function Done({ task, runId, facts }: { task: PlacedTask['task']; runId: string; facts: Facts }): ReactNode {
   const writer = useFactWriter(runId);
@@ -163,9 +159,7 @@ function Done({ task, runId, facts }: { task: PlacedTask['task']; runId: string;
   const begun = begunAt(facts, key);
   const done = (): void => {
     if (task.fact) writer.add(task.fact);
-    const since = begun ? minutesSince(begun.at) : Infinity;
-    const timed =
-      minutes.trim() !== '' ? took : since < MAX_TIMED_MIN ? Math.max(1, Math.round(since)) : undefined;
+    const timed = minutes.trim() !== '' ? took : begun && tookMinutes(begun.at, now());
     const entry: FactBody = {
       kind: 'task done',
       task: key,

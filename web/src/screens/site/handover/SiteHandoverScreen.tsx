@@ -14,11 +14,12 @@ import { useEffect, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { TopBar } from '../../../frame/TopBar.js';
 import { messageOf } from '../../../store/client.js';
+import { InspectionList } from '../../../frame/InspectionList.js';
 import { logOf } from '../../../store/queries.js';
 import { useWaitingCount } from '../../../store/Device.js';
 import { useJob } from '../../../store/queries.js';
 import { useSiteDraft } from '../../../store/useSiteEditor.js';
-import { now, sayDay } from '../../../ui/dates.js';
+import { now } from '../../../ui/dates.js';
 import { Message } from '../../../ui/Message.js';
 import { usePreferences } from '../../../ui/Preferences.js';
 import { SiteTabs } from '../SiteTabs.js';
@@ -167,23 +168,7 @@ function Due({ due }: { due: readonly Inspection[] }): ReactNode {
         Inspections
       </h2>
       {due.length === 0 && <p className="text-muted">Nothing is sealed yet: nothing is due.</p>}
-      <ul>
-        {due.map(({ id, runId, run, what, due: at, overdue }) => (
-          <li
-            key={id}
-            className="grid gap-x-6 border-b border-rule py-1.5 sm:grid-cols-[8rem_minmax(0,1fr)_minmax(0,1fr)]"
-          >
-            <span className={overdue ? 'font-semibold text-stop' : ''}>
-              {sayDay(at)}
-              {overdue ? ', overdue' : ''}
-            </span>
-            <span>{what}</span>
-            <Link className="underline decoration-rule underline-offset-4" to={`/runs/${runId}/visit`}>
-              {run}
-            </Link>
-          </li>
-        ))}
-      </ul>
+      <InspectionList due={due} />
     </section>
   );
 }
