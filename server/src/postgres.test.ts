@@ -156,8 +156,8 @@ describe.skipIf(!hasPostgres)('on a PostgreSQL server', () => {
       .send({ version, design: { ...design, name: 'Plover feeder' } })
       .expect(200);
     const namesAt = async (k: number, search?: string): Promise<(string | undefined)[]> => {
-      const { body } = await api(k).get('/api/board').query({ job: job.id, search, most: 200 }).expect(200);
-      return (body as BoardPage).rows.map(({ run }) => run?.summary?.name);
+      const answer = await api(k).get('/api/board').query({ job: job.id, search, most: 200 }).expect(200);
+      return (answer.body as BoardPage).rows.map(({ run }) => run?.summary?.name);
     };
     // Told or not: a summary of what stood before is not believed.
     expect(await namesAt(1)).toContain('Plover feeder');
