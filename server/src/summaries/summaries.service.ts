@@ -1,6 +1,6 @@
 import { readPractice } from '@kobran/contract';
 import { defaultPractice, type Catalog } from '@kobran/core';
-import { Inject, Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
+import { Inject, Injectable, Logger, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { setImmediate, setTimeout as pause } from 'node:timers/promises';
 import { Changes } from '../database/changes.js';
@@ -26,6 +26,7 @@ const FIRST_LOOK_MS = 1_500;
  */
 @Injectable()
 export class SummariesService implements OnModuleInit, OnModuleDestroy {
+  private readonly logger = new Logger('Summaries');
   private readonly told = new Set<string>();
   private everything = true;
   private working: Promise<void> | undefined;
@@ -158,9 +159,13 @@ export class SummariesService implements OnModuleInit, OnModuleDestroy {
         await pause((performance.now() - from) / 4, undefined, { ref: false });
       }
       if (made >= MANY) await this.know();
-    } catch {
-      // The database is away, or is being replaced: the next change or the next reader tries again, and tells what is wrong.
+    } catch (error) {
+      // The database is away, or is being replaced: the next change or the next reader tries again.
       this.everything = true;
+      if (!this.isOver)
+        this.logger.warn(
+          `Summaries could not be made: ${error instanceof Error ? error.message : String(error)}`,
+        );
     }
   }
 

@@ -31,6 +31,8 @@ export interface Traces {
   add: (trace: Trace, name: string, setting: TraceSetting) => void;
   makeBirth: (id: string) => void;
   remove: (trace: ListedTrace) => void;
+  /** Is it still on its way to the server? Until then it can be looked at, and no more. */
+  waits: (id: string) => boolean;
   /** A sweep of the list with its samples. */
   whole: (id: string) => Promise<StoredTrace>;
 }
@@ -64,6 +66,7 @@ export function useTraces(): Traces {
         .map((trace) => ({ ...trace, birth: false })),
     ],
     error,
+    waits: (id) => kept.every((one) => one.id !== id),
     add: (trace, name, setting) => writer.addTrace(asBody(trace, name, setting)),
     whole: async (traceId) => {
       const own = waiting.find(({ id }) => id === traceId);

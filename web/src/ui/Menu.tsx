@@ -4,7 +4,12 @@ import { Link } from 'react-router';
 
 /** Where a menu leads, a screen or a file of the server which opens beside the page; or something it does. */
 export type MenuItem = { label: string; hint: string } & (
-  { to: string; file?: boolean } | { act: () => void }
+  | { to: string; file?: boolean }
+  | {
+      act: () => void;
+      /** It cannot be done yet; the hint says why. */
+      disabled?: boolean;
+    }
 );
 
 const ITEM = 'block rounded px-3 py-2 outline-none data-highlighted:bg-panel';
@@ -48,7 +53,11 @@ function Item({ item }: { item: MenuItem }): ReactNode {
   const text = <ItemText name={item.label} hint={item.hint} />;
   if ('act' in item)
     return (
-      <DropdownMenu.Item className={`${ITEM} cursor-pointer`} onSelect={item.act}>
+      <DropdownMenu.Item
+        className={`${ITEM} cursor-pointer data-disabled:cursor-default data-disabled:text-muted`}
+        disabled={item.disabled ?? false}
+        onSelect={item.act}
+      >
         {text}
       </DropdownMenu.Item>
     );

@@ -98,7 +98,20 @@ function JobHeader({ job }: { job: BoardRow['job'] }): ReactNode {
   const remove = useDeletion();
   return (
     <div className="flex flex-wrap items-baseline gap-x-3 gap-y-2 border-b-2 border-ink pb-1">
-      <h2 className="text-lg font-bold">{job.name}</h2>
+      <h2 className="min-w-0 flex-1 text-lg font-bold sm:flex-none">{job.name}</h2>
+      <Menu
+        label={`More for ${job.name}`}
+        align="end"
+        className="grid size-9 place-items-center self-center rounded hover:bg-panel sm:order-last"
+        trigger={<MoreHorizontal size={18} aria-hidden />}
+        items={[
+          {
+            label: 'Delete the job',
+            hint: 'with its runs; it can be restored',
+            act: () => remove('job', job.id, job.name),
+          },
+        ]}
+      />
       <p className="basis-full text-muted sm:flex-1 sm:basis-0">{job.site}</p>
       <Link className="button" to={`/jobs/${job.id}/site`}>
         Site<span className="sr-only"> of {job.name}</span>
@@ -112,19 +125,6 @@ function JobHeader({ job }: { job: BoardRow['job'] }): ReactNode {
       <Link className="button" to={`/jobs/${job.id}/new`}>
         New run
       </Link>
-      <Menu
-        label={`More for ${job.name}`}
-        align="end"
-        className="grid size-9 place-items-center self-center rounded hover:bg-panel"
-        trigger={<MoreHorizontal size={18} aria-hidden />}
-        items={[
-          {
-            label: 'Delete the job',
-            hint: 'with its runs; it can be restored',
-            act: () => remove('job', job.id, job.name),
-          },
-        ]}
-      />
     </div>
   );
 }

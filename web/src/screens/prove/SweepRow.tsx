@@ -49,32 +49,48 @@ export function SweepRow({
           <Tick label="Draw beside" checked={beside} onChange={onBeside} />
         </span>
       )}
-      <Menu
-        label={`More for ${trace.name}`}
-        align="end"
-        className="grid size-9 place-items-center rounded hover:bg-panel"
-        trigger={<MoreHorizontal size={18} aria-hidden />}
-        items={[
-          ...(trace.birth
-            ? []
-            : [
-                {
-                  label: 'Set as birth record',
-                  hint: 'later sweeps are held against it',
-                  act: () => traces.makeBirth(trace.id),
-                },
-              ]),
-          {
-            label: 'Save as file',
-            hint: 'Touchstone',
-            act: () => void traces.whole(trace.id).then(save, sayFault),
-          },
-          { label: 'Delete', hint: 'it can be restored', act: () => traces.remove(trace) },
-        ]}
-      />
+      <SweepMenu trace={trace} traces={traces} />
     </li>
   );
 }
+
+/** What can be done with a sweep: at the server only what the server has. */
+function SweepMenu({ trace, traces }: { trace: ListedTrace; traces: Traces }): ReactNode {
+  const waits = traces.waits(trace.id);
+  return (
+    <Menu
+      label={`More for ${trace.name}`}
+      align="end"
+      className="grid size-9 place-items-center rounded hover:bg-panel"
+      trigger={<MoreHorizontal size={18} aria-hidden />}
+      items={[
+        ...(trace.birth
+          ? []
+          : [
+              {
+                label: 'Set as birth record',
+                hint: waits ? NOT_YET : 'later sweeps are held against it',
+                disabled: waits,
+                act: () => traces.makeBirth(trace.id),
+              },
+            ]),
+        {
+          label: 'Save as file',
+          hint: 'Touchstone',
+          act: () => void traces.whole(trace.id).then(save, sayFault),
+        },
+        {
+          label: 'Delete',
+          hint: waits ? NOT_YET : 'it can be restored',
+          disabled: waits,
+          act: () => traces.remove(trace),
+        },
+      ]}
+    />
+  );
+}
+
+const NOT_YET = 'as soon as the server has it';
 
 const sayFault = (error: unknown): void => void toast.error(messageOf(error));
 

@@ -1,4 +1,4 @@
-import { formatLength, parseCelsius, parseLength, parsePlainNumber, type Tape } from '@kobran/core';
+import { formatLength, parseCelsius, parseLength, parsePlainNumber, tapeFor, type Tape } from '@kobran/core';
 import { Plus, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Choice } from '../../ui/Choice.js';
@@ -15,18 +15,11 @@ const kinds: Record<Tape['kind'], string> = {
   mastic: 'mastic',
 };
 
+/** Begins as the usual rubber: what is different is changed. */
 const freshTape = (id: string): Tape => ({
+  ...tapeFor('fusing', undefined),
   id,
   name: 'own rubber, 38 mm',
-  kind: 'rubber',
-  widthMm: 38,
-  thicknessMm: 0.76,
-  rollM: 9.1,
-  stretch: [1.2, 3],
-  lowestC: 0,
-  liner: true,
-  uv: false,
-  shelfMonths: 60,
   source: 'of the shop',
 });
 
