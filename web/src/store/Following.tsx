@@ -51,7 +51,7 @@ export function Following(): null {
         (here) => presence.heard(here),
       );
       await send();
-      await (await import('./keepSite.js')).refreshKept(queries, keeper, new IndexedAnswers());
+      await (await import('./keepSite.js')).refreshKept(queries, { keeper, answers: new IndexedAnswers() });
     })();
     return () => {
       over = true;

@@ -1,6 +1,6 @@
 import { pathOf, routes, type JobDocument } from '@kobran/contract';
 import { photosOf } from '@kobran/core';
-import type { QueryClient } from '@tanstack/react-query';
+import { hashKey, type QueryClient } from '@tanstack/react-query';
 import { call, Refused, Unreachable } from './client.js';
 import type { AnswerStore } from './kept/answers.js';
 import type { Keeper } from './kept/keeper.js';
@@ -8,13 +8,18 @@ import { SITES, keptSiteKey } from './kept/keys.js';
 import {
   boardPages,
   inspectionsSoon,
+  jobKey,
   jobOf,
+  logKey,
   logOf,
   peopleQuery,
+  revisionsKey,
   revisionsOfRun,
+  runKey,
   runOf,
   shopOf,
   shopPracticeOf,
+  tracesKey,
   tracesOfRun,
   wholeTrace,
   type Question,
@@ -31,6 +36,21 @@ export interface KeptSite {
   at: string;
 }
 
+/** Where a site is kept: its mark, and the answers of the server. */
+export interface SiteStore {
+  keeper: Keeper;
+  answers: AnswerStore;
+}
+
+/** The device did not take all of a site. */
+export class NotAllKept extends Error {
+  constructor() {
+    super(
+      'This device did not keep all of the site: it has no room left, or Kobran itself is not on it yet. Load the page again, make room, and keep it again.',
+    );
+  }
+}
+
 /** How far it has come: steps done, and steps there are as far as is known. */
 export type OnStep = (done: number, of: number) => void;
 
@@ -41,10 +61,11 @@ export type OnStep = (done: number, of: number) => void;
  */
 export async function keepSite(
   queries: QueryClient,
-  keeper: Keeper,
+  { keeper, answers }: SiteStore,
   jobId: string,
   onStep: OnStep,
 ): Promise<KeptSite> {
+  const began = Date.now();
   // A kept answer would pass for a new one.
   await call(routes.readHealth);
   const fresh = { staleTime: 0 };
@@ -84,6 +105,11 @@ export async function keepSite(
     await fetchPicture(jobId, pictureId);
     step();
   }
+  await mustBeKept(answers, began, [
+    ...common.map(({ queryKey }) => queryKey),
+    jobKey(jobId),
+    ...job.runs.flatMap(({ id }) => [runKey(id), logKey(id), revisionsKey(id), tracesKey(id)]),
+  ]);
   const taken: KeptSite = {
     jobId,
     name: job.name,
@@ -96,26 +122,43 @@ export async function keepSite(
   return taken;
 }
 
+/** Answers are kept quietly while somebody works; who asked for a site is told when it is not all here. */
+async function mustBeKept(
+  answers: AnswerStore,
+  began: number,
+  keys: readonly (readonly unknown[])[],
+): Promise<void> {
+  for (const key of keys) {
+    const kept = await answers.get(hashKey(key));
+    if (!kept || kept.at < began) throw new NotAllKept();
+  }
+}
+
 /** A site is fetched again by itself when what is here is older than this, ms. */
 const OLD_MS = 12 * 60 * 60 * 1000;
 /** What was only looked at is forgotten after this, ms. */
 const FORGOTTEN_MS = 90 * 24 * 60 * 60 * 1000;
 
 /** Fetches those sites again which are no longer as they are at the server, and forgets what nobody looks at. */
-export async function refreshKept(queries: QueryClient, keeper: Keeper, answers: AnswerStore): Promise<void> {
-  for (const { jobId, at } of await keptSites(keeper))
+export async function refreshKept(queries: QueryClient, store: SiteStore): Promise<void> {
+  const sites = await keptSites(store.keeper);
+  for (const { jobId, at } of sites)
     if (Date.now() - Date.parse(at) > OLD_MS)
       try {
-        await keepSite(queries, keeper, jobId, () => undefined);
+        await keepSite(queries, store, jobId, () => undefined);
       } catch (error) {
-        // Away: what is here stays. Gone: so does it, until somebody removes it.
-        if (!(error instanceof Unreachable || error instanceof Refused)) throw error;
+        // Away, gone, or no room: what is here stays as it is, until somebody removes it.
+        if (!(error instanceof Unreachable || error instanceof Refused || error instanceof NotAllKept))
+          throw error;
       }
-  await answers.forgetBefore(Date.now() - FORGOTTEN_MS);
+  // A site which could not be fetched for so long is still on this device.
+  if (sites.length === 0) await store.answers.forgetBefore(Date.now() - FORGOTTEN_MS);
 }
 
 /** The service worker keeps what passes through it. */
 async function fetchPicture(jobId: string, pictureId: string): Promise<void> {
+  // Without the service worker nothing would keep it: the first page of a browser waits for it.
+  if (!navigator.serviceWorker.controller) throw new NotAllKept();
   try {
     await fetch(pathOf(routes.readPicture, { id: jobId, pictureId }));
   } catch {

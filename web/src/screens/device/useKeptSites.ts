@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { messageOf } from '../../store/client.js';
 import { useDevice } from '../../store/Device.js';
 import { ofThisDevice } from '../../store/keepAnswers.js';
+import { IndexedAnswers } from '../../store/kept/answers.js';
 import { keptSiteKey } from '../../store/kept/keys.js';
 import { keepSite, keptSites, type KeptSite } from '../../store/keepSite.js';
 
@@ -40,7 +41,9 @@ export function useKeptSites(): KeptSites {
       try {
         // Asked here, where it is plain what for; refused, everything works, and the browser may clear it when room is short.
         await navigator.storage.persist();
-        await keepSite(queries, keeper, jobId, (done, of) => setBusy({ jobId, share: done / of }));
+        await keepSite(queries, { keeper, answers: new IndexedAnswers() }, jobId, (done, of) =>
+          setBusy({ jobId, share: done / of }),
+        );
         await again();
       } catch (error) {
         setProblem(messageOf(error));
