@@ -13,7 +13,16 @@ await build({
     noExternal: true,
     // As Node.js reads them: a second copy of a package would keep a register of its own.
     resolve: { mainFields: ['main'] },
-    external: ['@electric-sql/pglite', '@kobran/core', 'pdfkit', 'pg', 'pino', 'piscina'],
+    external: [
+      '@electric-sql/pglite',
+      '@kobran/core',
+      '@node-rs/argon2',
+      'pdfkit',
+      'pg',
+      'pino',
+      'piscina',
+      'selfsigned',
+    ],
   },
   build: {
     ssr: 'dist/main.js',

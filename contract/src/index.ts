@@ -38,6 +38,14 @@ export {
   CreateJob,
   CreateRun,
   GaugeSheetQuery,
+  ChangeMember,
+  ChangePhrase,
+  Invite,
+  Join,
+  MakeLink,
+  MakeOwner,
+  SignIn,
+  UseCode,
   Here,
   ImportShop,
   InspectionsQuery,
@@ -61,6 +69,7 @@ export {
 export { pathOf } from './route.js';
 export { traceOf } from './traceOf.js';
 export type { AnyRoute, InputOf, OutputOf, Route } from './route.js';
+export { leaveFor, type Leave } from './leave.js';
 export { routes } from './routes.js';
 export type {
   ApiProblem,
@@ -68,6 +77,15 @@ export type {
   BoardPage,
   BoardRow,
   BoardRun,
+  CrewDocument,
+  CrewDoor,
+  CustomerLink,
+  Invitation,
+  InvitationFor,
+  MadeCode,
+  Me,
+  Member,
+  SignedInDevice,
   Damaged,
   DeletedEntry,
   DeletedRun,
@@ -97,4 +115,4 @@ export type {
   StoredShopEntry,
   StoredTrace,
 } from './responses.js';
-export { MAX_KEPT_POINTS } from './limits.js';
+export { MAX_KEPT_POINTS, MAX_LINK_DAYS } from './limits.js';

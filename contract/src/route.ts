@@ -2,6 +2,14 @@ import type { Picture } from './documents/picture.js';
 import type { BenchHands } from './documents/bench.js';
 import type { JobFile } from './documents/jobFile.js';
 import type {
+  ChangeMember,
+  ChangePhrase,
+  Invite,
+  Join,
+  MakeLink,
+  MakeOwner,
+  SignIn,
+  UseCode,
   AddTrace,
   BookCutting,
   CalibrateAnalyser,
@@ -62,6 +70,14 @@ export type OutputOf<R> = R extends Route<string, unknown, unknown, infer Output
 
 /** What bodies may be, by the names of their classes. */
 interface Bodies {
+  ChangeMember: ChangeMember;
+  ChangePhrase: ChangePhrase;
+  Invite: Invite;
+  Join: Join;
+  MakeLink: MakeLink;
+  MakeOwner: MakeOwner;
+  SignIn: SignIn;
+  UseCode: UseCode;
   AddTrace: AddTrace;
   BenchHands: BenchHands;
   BookCutting: BookCutting;
@@ -100,6 +116,15 @@ export const route =
     status,
     body,
   });
+
+/** The kinds of request there are. */
+export const get = route('GET', 200);
+export const put = route('PUT', 200);
+export const make = route('POST', 201);
+export const ask = route('POST', 200);
+export const keep = route('POST', 204)<void>();
+export const keepAt = route('PUT', 204)<void>();
+export const remove = route('DELETE', 204)<void>();
 
 /** The path of a request with its ids and its query written in. */
 export function pathOf(

@@ -36,17 +36,10 @@ import type {
   StoredShopEntry,
   StoredTrace,
 } from './responses.js';
-import { route, type Route } from './route.js';
+import { crewRoutes } from './crewRoutes.js';
+import { ask, get, keep, keepAt, make, put, remove, route, type Route } from './route.js';
 
 /** Every request there is: from this one table come the client of the web, the controllers of the server and OpenAPI. */
-
-const get = route('GET', 200);
-const put = route('PUT', 200);
-const make = route('POST', 201);
-const ask = route('POST', 200);
-const keep = route('POST', 204)<void>();
-const keepAt = route('PUT', 204)<void>();
-const remove = route('DELETE', 204)<void>();
 
 /** Facts have a shape of their own for each kind: `readFact` checks them, and no class stands for all. */
 export interface FactBodySent {
@@ -74,6 +67,8 @@ export const routes = {
   ),
   sayHere: keep('/api/here', 'Say where somebody is; whoever follows the changes is told', 'Here'),
   readHealth: get<Health>()('/api/health', 'Is the server up and its database answering?'),
+
+  ...crewRoutes,
 
   listBackups: get<BackupSummary[]>()('/api/backups', 'Backups in the data folder, the newest first'),
   makeBackup: make<BackupSummary>()('/api/backups', 'Back everything up, and check it by a scratch restore'),

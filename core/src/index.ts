@@ -19,3 +19,4 @@ export * from './site/index.js';
 export * from './plan/index.js';
 export * from './simulatedBench/index.js';
 export * from './handover/index.js';
+export * from './crew/index.js';

@@ -1,25 +1,36 @@
 import { Global, Module, type DynamicModule } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import type { NextFunction, Request, Response } from 'express';
+import { eq } from 'drizzle-orm';
+import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import helmet from 'helmet';
+import { isUUID as isUuid } from 'class-validator';
 import { existsSync } from 'node:fs';
+import type { RequestListener } from 'node:http';
 import { pino, type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import sirv from 'sirv';
 import type { Config } from './config.js';
 import { openDatabase, type OpenDatabase } from './database/database.js';
 import { DatabaseModule } from './database/database.module.js';
+import { runs } from './database/schema.js';
+import { CrewDoor } from './crew/crewDoor.js';
 import { DurableWrites } from './database/durableWrites.js';
 import { BackupModule } from './backup/backup.module.js';
 import { seedDemo } from './demo/seedDemo.js';
+import { doorOf, entersAtMachine } from './crew/caller.js';
+import { CrewModule } from './crew/crew.module.js';
+import { MembersService } from './crew/members.service.js';
+import { SessionsService } from './crew/sessions.service.js';
 import { CuttingModule } from './cutting/cutting.module.js';
 import { ProblemFilter } from './errors/problem.filter.js';
 import { contractPipe } from './errors/validation.js';
 import { jsonBodies } from './gate/bodies.js';
 import { notTooMany } from './gate/notTooMany.js';
 import { freeBytes, onlyWithRoom } from './gate/roomOnDisk.js';
+import { knownHost } from './gate/knownHost.js';
 import { sameOrigin } from './gate/sameOrigin.js';
+import { whoMay } from './crew/whoMay.js';
 import { ChangesModule } from './changes/changes.module.js';
 import { HealthModule } from './health/health.module.js';
 import { InstrumentsModule } from './instruments/instruments.module.js';
@@ -58,6 +69,7 @@ class AppModule {
         DatabaseModule.with(database),
         PlacesModule.with(config),
         BackupModule,
+        CrewModule,
         CuttingModule,
         ChangesModule,
         HealthModule,
@@ -79,6 +91,8 @@ class AppModule {
 export interface RunningApp {
   app: NestExpressApplication;
   logger: Logger;
+  /** Opens the crew’s door, where one is wanted. @param tell something for who started Kobran */
+  openDoor: (tell: (line: string) => void) => Promise<void>;
   /** Stops taking requests, finishes those under way, closes the database. */
   stop: () => Promise<void>;
 }
@@ -101,12 +115,15 @@ export async function createApp(
     forceCloseConnections: true,
   });
   app.disable('x-powered-by');
-  app.use(onlyLoopback);
-  app.use(strictHeaders());
+  // Only this server listens at the machine; whatever comes otherwise came by the crew’s door.
+  app.getHttpServer().prependListener('request', entersAtMachine);
+  app.use(knownHost(config.door));
+  app.use(strictHeaders(config));
   app.use('/api', notTooMany());
   // What fails is logged by the filter; every request only for who looks for something.
   if (logger.isLevelEnabled('debug')) app.use(pinoHttp({ logger, useLevel: 'debug' }));
-  app.use(sameOrigin);
+  app.use(sameOrigin(config.door));
+  app.use('/api', ...gateOf(app, database, config));
   const { database: place } = config;
   if ('folder' in place) app.use(onlyWithRoom(() => freeBytes(place.folder)));
   app.use(...jsonBodies());
@@ -118,31 +135,45 @@ export async function createApp(
   await app.init();
   // Longer than a client keeps a connection it does not use: else it writes into one that is just being closed.
   app.getHttpServer().keepAliveTimeout = KEEP_ALIVE_MS;
+  const door = app.get(CrewDoor);
   return {
     app,
     logger,
+    openDoor: (tell) => door.open(app.getHttpAdapter().getInstance() as RequestListener, tell),
     stop: async () => {
+      await door.close();
       await app.close();
       await database.close();
     },
   };
 }
 
-/** Names by which a browser on this machine reaches us; any other Host is another site's trick (DNS rebinding). */
-const loopbackHosts = new Set(['localhost', '127.0.0.1', '[::1]']);
-
-function onlyLoopback(request: Request, response: Response, next: NextFunction): void {
-  const host = (request.headers.host ?? '').replace(/:\d+$/, '');
-  if (loopbackHosts.has(host)) return next();
-  response.status(421).json({
-    code: 'host.refused',
-    message: 'Kobran answers on this machine only.',
-    where: 'Host',
-    remedy: 'Open it as http://localhost with its port.',
+function gateOf(
+  app: NestExpressApplication,
+  { db, durable }: OpenDatabase,
+  { signIn }: Config,
+): RequestHandler[] {
+  const [sessions, members] = [app.get(SessionsService), app.get(MembersService)];
+  return whoMay({
+    open: (key) => sessions.open(key),
+    asksHere: async () => signIn === 'everywhere' && members.isSetUp(),
+    jobOfRun: async (id) => {
+      if (!isUuid(id)) return undefined;
+      return (await db.select({ jobId: runs.jobId }).from(runs).where(eq(runs.id, id))).at(0)?.jobId;
+    },
+    durable,
   });
 }
 
-const strictHeaders = (): ReturnType<typeof helmet> =>
+/** Where a certificate is one which browsers trust, they come back encrypted only; after one that Kobran made nobody could come in again. */
+function strictHeaders({ door }: Config): RequestHandler {
+  const isTrusted = door !== undefined && (door.proxy !== undefined || door.encryption.kind === 'files');
+  const [plain, encrypted] = [headers(false), headers(isTrusted)];
+  return (request, response, next) =>
+    (doorOf(request) === 'crew' ? encrypted : plain)(request, response, next);
+}
+
+const headers = (isTrusted: boolean): ReturnType<typeof helmet> =>
   helmet({
     contentSecurityPolicy: {
       useDefaults: true,
@@ -158,7 +189,8 @@ const strictHeaders = (): ReturnType<typeof helmet> =>
         'upgrade-insecure-requests': null,
       },
     },
-    strictTransportSecurity: false,
+    strictTransportSecurity: isTrusted && { maxAge: 180 * 24 * 3600, includeSubDomains: false },
+    referrerPolicy: { policy: 'no-referrer' },
   });
 
 /** What the names of files carry their contents in never changes; the page which names them may at any time. */

@@ -16,6 +16,7 @@ export const configIn = (folder: string, over: Partial<Config> = {}): Config => 
   backupFolder: join(folder, 'backups'),
   benchFolder: join(folder, 'on-the-bench'),
   instrumentHosts: [],
+  signIn: 'elsewhere',
   ...over,
 });
 

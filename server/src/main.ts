@@ -11,10 +11,11 @@ async function start(config: Config): Promise<void> {
   const opening = openDatabase(config.database);
   opening.catch(() => undefined); // Told by who waits for it.
   const { createApp } = await import('./app.js');
-  const { app, logger, stop } = await createApp(config, opening);
+  const { app, logger, openDoor, stop } = await createApp(config, opening);
   await app.listen(config.port, LOOPBACK);
   watch();
   process.stdout.write(`Kobran is at ${(await app.getUrl()).replace(LOOPBACK, 'localhost')}\n`);
+  await openDoor((line) => process.stdout.write(`${line}\n`));
   let stopping = false;
   const end = (signal: string): void => {
     if (stopping) return;

@@ -15,6 +15,7 @@ import { Following } from './store/Following.js';
 import { Board } from './screens/board/Board.js';
 import { ErrorBoundary } from './ui/ErrorBoundary.js';
 import { Message } from './ui/Message.js';
+import { Entrance } from './frame/Entrance.js';
 import { NewVersion } from './frame/NewVersion.js';
 
 /** Screens come after the board: each is a script of its own, and all are fetched once the first page stands. */
@@ -34,6 +35,12 @@ function screen<Name extends string>(
   scripts.push(load);
   return lazy(() => load().then((script) => ({ default: script[name] })));
 }
+
+const SignInScreen = screen(() => import('./screens/signIn/SignInScreen.js'), 'SignInScreen');
+const JoinScreen = screen(() => import('./screens/signIn/JoinScreen.js'), 'JoinScreen');
+const OpenLinkScreen = screen(() => import('./screens/look/OpenLinkScreen.js'), 'OpenLinkScreen');
+const LookScreen = screen(() => import('./screens/look/LookScreen.js'), 'LookScreen');
+const CrewScreen = screen(() => import('./screens/crew/CrewScreen.js'), 'CrewScreen');
 
 /** All but the board want the catalogue. */
 const WithShop = screen(() => import('./store/Shop.js'), 'WithShop');
@@ -106,67 +113,73 @@ export function App(): ReactNode {
     <ErrorBoundary>
       <DeviceProvider>
         <Suspense fallback={<Message title="One moment…" />}>
-          <Routes>
-            <Route path="/" element={<Board />} />
-            <Route element={<WithShop />}>
-              <Route path="/jobs/:jobId/new" element={<NewRunScreen />} />
-              <Route path="/jobs/:jobId/practice" element={<PracticeScreen />} />
-              <Route path="/jobs/:jobId/site" element={<SiteScreen />} />
-              <Route path="/jobs/:jobId/pull/:wayId" element={<PullScreen />} />
-              <Route path="/jobs/:jobId/ground" element={<GroundSiteScreen />} />
-              <Route path="/jobs/:jobId/parts" element={<PartsScreen />} />
-              <Route path="/jobs/:jobId/handover" element={<SiteHandoverScreen />} />
-              <Route path="/jobs/:jobId/day" element={<DayScreen />} />
-              <Route path="/jobs/:jobId/day/:person" element={<DaySheetScreen />} />
-              <Route path="/jobs/:jobId/reels" element={<ReelsScreen />} />
-              <Route path="/practice" element={<ShopPracticeScreen />} />
-              <Route path="/ends" element={<EndsScreen />} />
-              <Route path="/instruments" element={<InstrumentsScreen />} />
-              <Route path="/backups" element={<BackupsScreen />} />
-              <Route path="/device" element={<DeviceScreen />} />
-              <Route path="/calibrate" element={<CalibrateScreen />} />
-              <Route path="/catalog" element={<CatalogScreen />} />
-              <Route path="/catalog/:kind" element={<CatalogScreen />} />
-              <Route path="/catalog/:kind/:id" element={<CatalogScreen />} />
-              <Route path="/identify" element={<IdentifyScreen />} />
-              <Route path="/quick" element={<QuickScreen />} />
-              <Route path="/quick/:sheet" element={<QuickScreen />} />
-              <Route path="/kit" element={<KitScreen />} />
-              <Route path="/train" element={<TrainScreen />} />
-              <Route path="/runs/:runId" element={<RunFrame />}>
-                <Route index element={<Navigate to="plan" replace />} />
-                <Route path="plan" element={<LineScreen />} />
-                <Route path="cables" element={<CablesScreen />} />
-                <Route path="make" element={<MakeScreen />} />
-                <Route path="make/:endId" element={<CardScreen />} />
-                <Route path="make/:endId/batch" element={<BatchScreen />} />
-                <Route path="make/:endId/repair" element={<RepairScreen />} />
-                <Route path="cut" element={<CutScreen />} />
-                <Route path="match" element={<MatchScreen />} />
-                <Route path="prove" element={<ProveScreen />} />
-                <Route path="rehearse" element={<RehearseScreen />} />
-                <Route path="route" element={<RouteScreen />} />
-                <Route path="ground" element={<GroundScreen />} />
-                <Route path="ground/tube/:pieceId" element={<TubeScreen />} />
-                <Route path="seal" element={<SealScreen />} />
-                <Route path="seal/:jointId" element={<SealCardScreen />} />
-                <Route path="visit" element={<VisitScreen />} />
-                <Route path="handover" element={<HandoverScreen />} />
+          <Entrance signIn={SignInScreen} look={LookScreen}>
+            <Routes>
+              <Route path="/" element={<Board />} />
+              <Route path="/sign-in" element={<SignInScreen />} />
+              <Route path="/join" element={<JoinScreen />} />
+              <Route path="/look" element={<OpenLinkScreen />} />
+              <Route path="/crew" element={<CrewScreen />} />
+              <Route element={<WithShop />}>
+                <Route path="/jobs/:jobId/new" element={<NewRunScreen />} />
+                <Route path="/jobs/:jobId/practice" element={<PracticeScreen />} />
+                <Route path="/jobs/:jobId/site" element={<SiteScreen />} />
+                <Route path="/jobs/:jobId/pull/:wayId" element={<PullScreen />} />
+                <Route path="/jobs/:jobId/ground" element={<GroundSiteScreen />} />
+                <Route path="/jobs/:jobId/parts" element={<PartsScreen />} />
+                <Route path="/jobs/:jobId/handover" element={<SiteHandoverScreen />} />
+                <Route path="/jobs/:jobId/day" element={<DayScreen />} />
+                <Route path="/jobs/:jobId/day/:person" element={<DaySheetScreen />} />
+                <Route path="/jobs/:jobId/reels" element={<ReelsScreen />} />
+                <Route path="/practice" element={<ShopPracticeScreen />} />
+                <Route path="/ends" element={<EndsScreen />} />
+                <Route path="/instruments" element={<InstrumentsScreen />} />
+                <Route path="/backups" element={<BackupsScreen />} />
+                <Route path="/device" element={<DeviceScreen />} />
+                <Route path="/calibrate" element={<CalibrateScreen />} />
+                <Route path="/catalog" element={<CatalogScreen />} />
+                <Route path="/catalog/:kind" element={<CatalogScreen />} />
+                <Route path="/catalog/:kind/:id" element={<CatalogScreen />} />
+                <Route path="/identify" element={<IdentifyScreen />} />
+                <Route path="/quick" element={<QuickScreen />} />
+                <Route path="/quick/:sheet" element={<QuickScreen />} />
+                <Route path="/kit" element={<KitScreen />} />
+                <Route path="/train" element={<TrainScreen />} />
+                <Route path="/runs/:runId" element={<RunFrame />}>
+                  <Route index element={<Navigate to="plan" replace />} />
+                  <Route path="plan" element={<LineScreen />} />
+                  <Route path="cables" element={<CablesScreen />} />
+                  <Route path="make" element={<MakeScreen />} />
+                  <Route path="make/:endId" element={<CardScreen />} />
+                  <Route path="make/:endId/batch" element={<BatchScreen />} />
+                  <Route path="make/:endId/repair" element={<RepairScreen />} />
+                  <Route path="cut" element={<CutScreen />} />
+                  <Route path="match" element={<MatchScreen />} />
+                  <Route path="prove" element={<ProveScreen />} />
+                  <Route path="rehearse" element={<RehearseScreen />} />
+                  <Route path="route" element={<RouteScreen />} />
+                  <Route path="ground" element={<GroundScreen />} />
+                  <Route path="ground/tube/:pieceId" element={<TubeScreen />} />
+                  <Route path="seal" element={<SealScreen />} />
+                  <Route path="seal/:jointId" element={<SealCardScreen />} />
+                  <Route path="visit" element={<VisitScreen />} />
+                  <Route path="handover" element={<HandoverScreen />} />
+                </Route>
               </Route>
-            </Route>
-            <Route
-              path="*"
-              element={
-                <Message
-                  title="There is nothing at this address"
-                  detail="The link may be old, or the run was deleted."
-                  action={{ label: 'Go to the board', to: '/' }}
-                />
-              }
-            />
-          </Routes>
+              <Route
+                path="*"
+                element={
+                  <Message
+                    title="There is nothing at this address"
+                    detail="The link may be old, or the run was deleted."
+                    action={{ label: 'Go to the board', to: '/' }}
+                  />
+                }
+              />
+            </Routes>
+            <Following />
+          </Entrance>
         </Suspense>
-        <Following />
         <NewVersion />
         <Toaster
           theme={theme}

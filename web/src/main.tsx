@@ -4,7 +4,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App.js';
-import { Unreachable } from './store/client.js';
+import { SignedOut, Unreachable } from './store/client.js';
 import { later } from './store/Device.js';
 import { keepAnswers } from './store/keepAnswers.js';
 import { IndexedAnswers } from './store/kept/answers.js';
@@ -13,7 +13,7 @@ import { PreferencesProvider } from './ui/Preferences.js';
 const queries: QueryClient = new QueryClient({
   defaultOptions: {
     queries: {
-      retry: (count, error) => error instanceof Unreachable && count < 2,
+      retry: (count, error) => error instanceof Unreachable && !(error instanceof SignedOut) && count < 2,
       staleTime: 5_000,
       // The server may be on this very machine, whatever the browser knows of a network.
       networkMode: 'always',

@@ -50,6 +50,7 @@ export class SignedFact {
   @IsString() @Length(1, 40) kind!: FactKindId;
   @IsString() @MaxLength(60) by!: string;
   @IsMoment() at!: string;
+  @IsOptional() @IsUUID() member?: string;
   @IsOptional() @IsString() @MaxLength(500) wording?: string;
 }
 

@@ -13,6 +13,9 @@ const LARGE = 'traces';
 /** Worked out of the others: in no backup, and empty after one was restored. */
 const DERIVED = ['run_summaries', 'search_words'];
 
+/** Who may come in: a backup holds the work and not the keys, and putting one back lets nobody in who was sent away since. */
+const CREW = ['crew', 'crew_log', 'customer_links', 'invitations', 'members', 'sessions', 'sign_in_tries'];
+
 /** A line of a backup: a row of a table, as the database itself writes it. */
 export interface Line {
   table: string;
@@ -24,14 +27,14 @@ async function asked<T>(db: Within, query: SQL): Promise<T[]> {
   return rows;
 }
 
-/** The tables there are, in an order in which they can be filled. */
+/** The tables of the work, in an order in which they can be filled. */
 async function tablesOf(db: Within): Promise<string[]> {
   const rows = await asked<{ name: string }>(
     db,
     sql`select table_name as name from information_schema.tables
         where table_schema = 'public' and table_type = 'BASE TABLE' order by table_name`,
   );
-  const names = rows.map(({ name }) => name);
+  const names = rows.map(({ name }) => name).filter((name) => !CREW.includes(name));
   return [...FIRST.filter((name) => names.includes(name)), ...names.filter((name) => !FIRST.includes(name))];
 }
 

@@ -18,7 +18,16 @@ export class CuttingService {
   ) {}
 
   /** Changes shelf and log together; a reel that somebody changed in between is refused. Sent twice it is booked once. */
-  async book({ kind, standing, put, remove, pieces, by, at }: BookCutting): Promise<void> {
+  async book({
+    kind,
+    standing,
+    put,
+    remove,
+    pieces,
+    by,
+    at,
+    member,
+  }: BookCutting & Pick<Fact, 'member'>): Promise<void> {
     const reels = this.shop.checked(
       put.map((data) => ({ kind: 'reel', data })),
       'put',
@@ -36,7 +45,8 @@ export class CuttingService {
           ...(lengthM === undefined ? {} : { lengthM }),
           ...(reel === undefined ? {} : { reel }),
         };
-        return kind === 'cut' ? { kind, id, by, at, pieceId, ...cut } : { kind, id, by, at, pieceId };
+        const signed = { id, by, at, ...(member === undefined ? {} : { member }) };
+        return kind === 'cut' ? { kind, ...signed, pieceId, ...cut } : { kind, ...signed, pieceId };
       };
       let logged = 0;
       // Always in one order: of two who book together none waits for the other for ever.

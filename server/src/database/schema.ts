@@ -1,5 +1,14 @@
 import type { PictureType } from '@kobran/contract';
-import type { FactKindId, InstrumentKind, RunSummary, ShopKind, SnagLevel, StageId } from '@kobran/core';
+import type {
+  CrewEventKind,
+  FactKindId,
+  InstrumentKind,
+  MemberRole,
+  RunSummary,
+  ShopKind,
+  SnagLevel,
+  StageId,
+} from '@kobran/core';
 import { sql, type AnyColumn, type SQL } from 'drizzle-orm';
 import {
   bigserial,
@@ -246,4 +255,97 @@ export const shopPractice = pgTable('shop_practice', {
   id: integer('id').primaryKey().default(1),
   practice: jsonb('practice').notNull(),
   version: integer('version').notNull().default(1),
+});
+
+/** The crew’s own tables: in no backup, and left as they are when one is restored. A backup holds the work, not the keys. */
+
+/** Whether there is a crew, and how far its log has come; one row at most. Who adds an entry holds it. */
+export const crew = pgTable('crew', {
+  id: integer('id').primaryKey().default(1),
+  logLength: integer('log_length').notNull().default(0),
+  logHead: text('log_head').notNull(),
+});
+
+export const members = pgTable(
+  'members',
+  {
+    id: uuid('id').primaryKey(),
+    name: text('name').notNull(),
+    /** As it is compared: nobody joins as another who differs by a capital. */
+    nameKey: text('name_key').notNull(),
+    role: text('role').$type<MemberRole>().notNull(),
+    /** Argon2id, with its salt and cost. */
+    phraseHash: text('phrase_hash').notNull(),
+    createdAt: moment('created_at').notNull().defaultNow(),
+    /** Their signatures stay in the log. */
+    removedAt: moment('removed_at'),
+  },
+  (table) => [
+    uniqueIndex('one_member_of_a_name')
+      .on(table.nameKey)
+      .where(sql`${table.removedAt} is null`),
+  ],
+);
+
+/** Codes stand here as their SHA-256 only: they are random, so that nothing slower is wanted. */
+export const invitations = pgTable('invitations', {
+  id: uuid('id').primaryKey(),
+  codeHash: text('code_hash').notNull().unique(),
+  name: text('name').notNull(),
+  role: text('role').$type<MemberRole>().notNull(),
+  by: text('by').notNull(),
+  expiresAt: moment('expires_at').notNull(),
+  /** Taken up or withdrawn. */
+  endedAt: moment('ended_at'),
+});
+
+/** Links of customers. The job may be replaced by that of a backup: no key points at it. */
+export const customerLinks = pgTable('customer_links', {
+  id: uuid('id').primaryKey(),
+  codeHash: text('code_hash').notNull().unique(),
+  jobId: uuid('job_id').notNull(),
+  whom: text('whom').notNull(),
+  by: text('by').notNull(),
+  expiresAt: moment('expires_at').notNull(),
+  endedAt: moment('ended_at'),
+});
+
+/** Devices on which somebody is signed in. The key of a device stands here as its SHA-256. */
+export const sessions = pgTable(
+  'sessions',
+  {
+    id: uuid('id').primaryKey(),
+    keyHash: text('key_hash').notNull().unique(),
+    /** The key before: a device whose last answer was lost still has it. */
+    keyBefore: text('key_before').unique(),
+    /** The new key has been used, at this moment: the one before is worth nothing a little later. */
+    takenUpAt: moment('taken_up_at'),
+    memberId: uuid('member_id').references(() => members.id),
+    linkId: uuid('link_id').references(() => customerLinks.id),
+    device: text('device').notNull(),
+    createdAt: moment('created_at').notNull().defaultNow(),
+    seenAt: moment('seen_at').notNull().defaultNow(),
+    /** When the device got the key it has. */
+    keyAt: moment('key_at').notNull().defaultNow(),
+    endedAt: moment('ended_at'),
+  },
+  (table) => [index('sessions_of_member').on(table.memberId)],
+);
+
+/** Wrong phrases one after the other, by name and place. */
+export const signInTries = pgTable('sign_in_tries', {
+  key: text('key').primaryKey(),
+  failures: integer('failures').notNull(),
+  lastAt: moment('last_at').notNull(),
+});
+
+/** Who came in, and who did what only few may: chained like the log of a run. */
+export const crewLog = pgTable('crew_log', {
+  id: uuid('id').primaryKey(),
+  kind: text('kind').$type<CrewEventKind>().notNull(),
+  by: text('by').notNull(),
+  about: text('about').notNull(),
+  at: moment('at').notNull(),
+  hash: text('hash').notNull(),
+  came: came(),
 });

@@ -20,7 +20,18 @@ export const problem = (status: number, text: ProblemText): ProblemException =>
   new ProblemException(status, text);
 
 export const notFound = (
-  what: 'job' | 'run' | 'entry' | 'card' | 'assembly' | 'trace' | 'instrument' | 'backup' | 'picture',
+  what:
+    | 'job'
+    | 'run'
+    | 'entry'
+    | 'card'
+    | 'assembly'
+    | 'trace'
+    | 'instrument'
+    | 'backup'
+    | 'picture'
+    | 'member'
+    | 'device',
   id: string,
 ): ProblemException =>
   problem(404, {

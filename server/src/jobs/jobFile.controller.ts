@@ -5,6 +5,8 @@ import type { Request, Response } from 'express';
 import { randomUUID } from 'node:crypto';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import { ByCaller, type Caller } from '../crew/caller.js';
+import { CrewLogService } from '../crew/crewLog.service.js';
 import { atMost } from '../gate/atMost.js';
 import { Handles, HandlesFile } from '../handles.js';
 import { JobFileService } from './jobFile.service.js';
@@ -15,7 +17,10 @@ const MAX_JOB_FILE = 256 * 1024 * 1024;
 @ApiTags('jobs')
 @Controller()
 export class JobFileController {
-  constructor(@Inject(JobFileService) private readonly files: JobFileService) {}
+  constructor(
+    @Inject(JobFileService) private readonly files: JobFileService,
+    @Inject(CrewLogService) private readonly log: CrewLogService,
+  ) {}
 
   @HandlesFile(routes.exportJob)
   @ApiProduces('application/json')
@@ -28,11 +33,14 @@ export class JobFileController {
 
   @Handles(routes.importJob)
   @ApiQuery({ name: 'id', required: false, type: String })
-  import(
+  async import(
+    @ByCaller() caller: Caller,
     @Req() request: Request,
     @Query('id', new ParseUUIDPipe({ optional: true })) id?: string,
   ): Promise<JobDocument> {
-    return this.files.import(atMost(request, MAX_JOB_FILE), id ?? randomUUID());
+    const job = await this.files.import(atMost(request, MAX_JOB_FILE), id ?? randomUUID());
+    await this.log.tell('job imported', caller, job.name);
+    return job;
   }
 }
 

@@ -1,13 +1,18 @@
 import { CreateJob, ReplaceJob, routes, type JobDocument, type JobSummary } from '@kobran/contract';
 import { Body, Controller, Inject, Param, ParseBoolPipe, ParseUUIDPipe, Query } from '@nestjs/common';
 import { ApiQuery, ApiTags } from '@nestjs/swagger';
+import { ByCaller, type Caller } from '../crew/caller.js';
+import { CrewLogService } from '../crew/crewLog.service.js';
 import { Handles } from '../handles.js';
 import { JobsService } from './jobs.service.js';
 
 @ApiTags('jobs')
 @Controller()
 export class JobsController {
-  constructor(@Inject(JobsService) private readonly jobs: JobsService) {}
+  constructor(
+    @Inject(JobsService) private readonly jobs: JobsService,
+    @Inject(CrewLogService) private readonly log: CrewLogService,
+  ) {}
 
   @Handles(routes.listJobs)
   @ApiQuery({ name: 'deleted', required: false, type: Boolean })
@@ -36,8 +41,8 @@ export class JobsController {
   }
 
   @Handles(routes.removeJob)
-  remove(@Param('id', ParseUUIDPipe) id: string): Promise<void> {
-    return this.jobs.remove(id);
+  async remove(@ByCaller() caller: Caller, @Param('id', ParseUUIDPipe) id: string): Promise<void> {
+    await this.log.tell('job deleted', caller, await this.jobs.remove(id));
   }
 
   @Handles(routes.restoreJob)

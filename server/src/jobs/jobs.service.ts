@@ -103,9 +103,11 @@ export class JobsService {
   }
 
   /** Deletes so that `restore` brings it back. */
-  async remove(id: string): Promise<void> {
-    await this.read(id);
+  /** @returns its name */
+  async remove(id: string): Promise<string> {
+    const { name } = await this.read(id);
     await this.db.update(jobs).set({ deletedAt: now() }).where(eq(jobs.id, id));
+    return name;
   }
 
   async restore(id: string): Promise<JobDocument> {

@@ -1,6 +1,7 @@
 import { AsBuiltQuery, routes } from '@kobran/contract';
 import { Controller, Inject, Param, ParseUUIDPipe, Query, StreamableFile } from '@nestjs/common';
 import { ApiProduces, ApiTags } from '@nestjs/swagger';
+import { ByCaller, type Caller } from '../crew/caller.js';
 import { HandlesFile } from '../handles.js';
 import { HandoverService } from './handover.service.js';
 
@@ -17,14 +18,30 @@ export class HandoverController {
 
   @HandlesFile(routes.printAsBuilt)
   @ApiProduces('application/pdf')
-  async run(@Param('id', ParseUUIDPipe) id: string, @Query() query: AsBuiltQuery): Promise<StreamableFile> {
-    return file(await this.handover.runAsBuilt(id, query), 'application/pdf', 'as-built.pdf');
+  async run(
+    @ByCaller() caller: Caller,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query() query: AsBuiltQuery,
+  ): Promise<StreamableFile> {
+    return file(
+      await this.handover.runAsBuilt(id, copyFor(caller, query)),
+      'application/pdf',
+      'as-built.pdf',
+    );
   }
 
   @HandlesFile(routes.printSite)
   @ApiProduces('application/pdf')
-  async site(@Param('id', ParseUUIDPipe) id: string, @Query() query: AsBuiltQuery): Promise<StreamableFile> {
-    return file(await this.handover.siteAsBuilt(id, query), 'application/pdf', 'as-built.pdf');
+  async site(
+    @ByCaller() caller: Caller,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query() query: AsBuiltQuery,
+  ): Promise<StreamableFile> {
+    return file(
+      await this.handover.siteAsBuilt(id, copyFor(caller, query)),
+      'application/pdf',
+      'as-built.pdf',
+    );
   }
 
   @HandlesFile(routes.readCalendar)
@@ -49,3 +66,7 @@ export class HandoverController {
     return file(bytes, 'application/zip', `${name}.zip`);
   }
 }
+
+/** A customer gets the copy which has no names of the crew, whatever is asked for. */
+const copyFor = (caller: Caller, query: AsBuiltQuery): AsBuiltQuery =>
+  caller.kind === 'viewer' ? { ...query, copy: 'customer' } : query;

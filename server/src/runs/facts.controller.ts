@@ -5,6 +5,7 @@ import { ApiTags } from '@nestjs/swagger';
 import { Handles } from '../handles.js';
 import { RunsService } from './runs.service.js';
 import { problem } from '../errors/problem.js';
+import { ByCaller, signedBy, type Caller } from '../crew/caller.js';
 import { FactsService } from '../facts/facts.service.js';
 import { RunSheets } from './runSheets.js';
 
@@ -18,8 +19,12 @@ export class FactsController {
   ) {}
 
   @Handles(routes.addFact)
-  async add(@Param('id', ParseUUIDPipe) id: string, @Body() body: unknown): Promise<void> {
-    const fact = this.facts.checked(body);
+  async add(
+    @ByCaller() caller: Caller,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: unknown,
+  ): Promise<void> {
+    const fact = signedBy(caller, this.facts.checked(body));
     await this.runs.mustStand(id);
     if (fact.kind === 'handed over') await this.sign(id, fact);
     else await this.facts.add(id, fact);

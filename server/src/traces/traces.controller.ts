@@ -1,6 +1,7 @@
 import { AddTrace, routes, type ListedTrace, type StoredTrace } from '@kobran/contract';
 import { Body, Controller, Inject, Param, ParseUUIDPipe } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
+import { ByCaller, signedBy, type Caller } from '../crew/caller.js';
 import { Handles } from '../handles.js';
 import { TracesService } from './traces.service.js';
 
@@ -23,8 +24,12 @@ export class TracesController {
   }
 
   @Handles(routes.addTrace)
-  add(@Param('id', ParseUUIDPipe) id: string, @Body() body: AddTrace): Promise<void> {
-    return this.traces.add(id, body);
+  add(
+    @ByCaller() caller: Caller,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AddTrace,
+  ): Promise<void> {
+    return this.traces.add(id, signedBy(caller, body));
   }
 
   @Handles(routes.makeBirth)

@@ -17,5 +17,6 @@ export const tools: { to: string; label: string; hint: string }[] = [
   { to: '/ends', label: 'Ends made and failed', hint: 'failures and causes, by part and person' },
   { to: '/backups', label: 'Backups', hint: 'back up, restore, and what was deleted' },
   { to: '/device', label: 'This device', hint: 'what works here without a network, and what waits' },
+  { to: '/crew', label: 'Crew and sign-in', hint: 'who comes in with a phone, and which customers look' },
   { to: '/calibrate', label: 'Life-size', hint: 'calibrate this screen against a card' },
 ];

@@ -1,3 +1,7 @@
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { messageOf } from '../store/client.js';
+import { useMe, useSignOut } from '../store/me.js';
 import { usePreferences } from '../ui/Preferences.js';
 
 /** Something that is switched at this device. */
@@ -12,6 +16,7 @@ interface Setting {
 /** What can be switched, wherever it is offered: in the menu of a phone, by Ctrl K. */
 export function useSettings(): Setting[] {
   const { units, theme, language, sound, set } = usePreferences();
+  const sign = useSign();
   return [
     {
       id: 'units',
@@ -37,5 +42,28 @@ export function useSettings(): Setting[] {
       hint: 'short, wiggle and resonance by ear',
       act: () => set({ sound: !sound }),
     },
+    ...sign,
   ];
+}
+
+/** Coming and going, where there is a crew. */
+function useSign(): Setting[] {
+  const me = useMe();
+  const navigate = useNavigate();
+  const signOut = useSignOut();
+  const leave = (): void => void signOut().catch((error: unknown) => toast.error(messageOf(error)));
+  if (me?.kind === 'member')
+    return [
+      { id: 'sign', label: `Sign out ${me.name}`, hint: 'what waits to be sent stays here', act: leave },
+    ];
+  if (me?.kind === 'here' && me.hasCrew)
+    return [
+      {
+        id: 'sign',
+        label: 'Sign in',
+        hint: 'what is done here is then signed by you',
+        act: () => void navigate('/sign-in'),
+      },
+    ];
+  return [];
 }

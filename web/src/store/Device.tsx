@@ -67,6 +67,8 @@ async function deliver(parcel: Parcel): Promise<Delivery> {
   } catch (error) {
     if (error instanceof Unreachable) return { kind: 'away' };
     if (!(error instanceof Refused)) throw error;
+    // Of another member: it waits for them, and the others go on.
+    if (error.problem.code === 'signed.by-another') return { kind: 'failed' };
     return error.status >= 500 ? { kind: 'failed' } : { kind: 'refused', problem: error.problem };
   }
 }

@@ -17,6 +17,28 @@ export class Unreachable extends Error {
   }
 }
 
+/** The server wants somebody to sign in first: until then what is done here waits, as it does without a network. */
+export class SignedOut extends Unreachable {
+  override message = 'Nobody is signed in on this device.';
+}
+
+/** Told by the server’s gate, not to a person who mistyped. */
+const OUT = new Set(['signed-out', 'session.ended']);
+
+type OutListener = (hasEnded: boolean) => void;
+const outListeners = new Set<OutListener>();
+
+/**
+ * Hears that nobody is signed in here any more.
+ *
+ * @param listener told whether somebody has signed this device out from elsewhere
+ * @returns how to stop
+ */
+export function onSignedOut(listener: OutListener): () => void {
+  outListeners.add(listener);
+  return () => outListeners.delete(listener);
+}
+
 const WAIT_MS = 8_000;
 
 type ArgumentsOf<R> = unknown extends InputOf<R> ? [] : [input: InputOf<R>];
@@ -82,7 +104,12 @@ function read(status: number, text: string): unknown {
   if (status === 204) return undefined;
   const answer = parsed(text);
   if (status >= 200 && status < 300) return answer;
-  throw new Refused(status, asProblem(answer, status));
+  const problem = asProblem(answer, status);
+  if (status === 401 && OUT.has(problem.code)) {
+    for (const listener of outListeners) listener(problem.code === 'session.ended');
+    throw new SignedOut();
+  }
+  throw new Refused(status, problem);
 }
 
 function parsed(text: string): unknown {

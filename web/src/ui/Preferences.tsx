@@ -42,6 +42,9 @@ export interface CardPreferences {
 }
 
 interface Preferences extends Stored {
+  /** Who is signed in; then the name is theirs, and nobody types another. */
+  signedInAs: string | undefined;
+  signInAs: (name: string | undefined) => void;
   set: (change: { [K in keyof Stored]?: Stored[K] | undefined }) => void;
 }
 
@@ -82,7 +85,11 @@ export function PreferencesProvider({ children }: { children: ReactNode }): Reac
     keep(KEY, stored);
     document.documentElement.dataset.theme = stored.theme;
   }, [stored]);
-  const value = useMemo(() => ({ ...stored, set }), [stored, set]);
+  const [signedInAs, signInAs] = useState<string>();
+  const value = useMemo(
+    () => ({ ...stored, name: signedInAs ?? stored.name, signedInAs, signInAs, set }),
+    [stored, signedInAs, set],
+  );
   return <Context value={value}>{children}</Context>;
 }
 

@@ -4,7 +4,14 @@ import { TextField } from './TextField.js';
 
 /** Who signs readings and log entries at this device. */
 export function SignedBy({ crew = [] }: { crew?: readonly string[] }): ReactNode {
-  const { name, set } = usePreferences();
+  const { name, signedInAs, set } = usePreferences();
+  if (signedInAs !== undefined)
+    return (
+      <p>
+        <span className="mb-1 block text-sm text-muted">Signed by</span>
+        <span className="font-semibold">{signedInAs}</span>
+      </p>
+    );
   return (
     <TextField
       label="Signed by"

@@ -6,6 +6,8 @@ export interface Signature {
   by: string;
   /** ISO 8601. */
   at: string;
+  /** Whose session signed it, where the crew signs in; nothing where a name was only typed. The server writes it. */
+  member?: string;
   /** How an earlier version of Kobran worded it; shown as it was. */
   wording?: string;
 }

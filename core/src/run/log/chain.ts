@@ -6,25 +6,30 @@ import { textHash } from './hash.js';
 /** The head of a log without entries. */
 export const EMPTY_LOG = textHash('kobran-log/1');
 
+/** An entry of a log: a fact of a run, or what the crew’s log has. */
+export interface LogEntry {
+  id: string;
+}
+
 /** What an entry says. Its id is a row's name in one database and another in the next: it is no part of it. */
-const saidBy = ({ id: _, ...entry }: Fact): string => canonicalize(entry) ?? '';
+const saidBy = ({ id: _, ...entry }: LogEntry): string => canonicalize(entry) ?? '';
 
 /**
  * The hash of an entry: it stands for the entry and, by the hash of the one before, for every entry up to it.
  *
  * @param before hash of the entry before, {@link EMPTY_LOG} for the first
  */
-export const entryHash = (before: string, fact: Fact): string => textHash(`${before}\n${saidBy(fact)}`);
+export const entryHash = (before: string, entry: LogEntry): string => textHash(`${before}\n${saidBy(entry)}`);
 
 /** The hashes of entries in the order in which they came. */
-export function chained(facts: readonly Fact[], before = EMPTY_LOG): string[] {
+export function chained(entries: readonly LogEntry[], before = EMPTY_LOG): string[] {
   let last = before;
-  return facts.map((fact) => (last = entryHash(last, fact)));
+  return entries.map((entry) => (last = entryHash(last, entry)));
 }
 
 /** A log as it is kept: entries in the order in which they came, the hash of each, and of the last one apart. */
-export interface KeptLog {
-  facts: readonly Fact[];
+export interface KeptLog<Entry extends LogEntry = Fact> {
+  facts: readonly Entry[];
   hashes: readonly string[];
   head: string;
 }
@@ -43,7 +48,7 @@ export type LogCheck =
  * Does a log say what was written into it? Finds any entry that was changed, taken out, put in or moved. Somebody who may write everywhere
  * can chain all of it anew: the head on a printed as-built tells of that.
  */
-export function checkLog({ facts, hashes, head }: KeptLog): LogCheck {
+export function checkLog({ facts, hashes, head }: KeptLog<LogEntry>): LogCheck {
   const right = chained(facts);
   const wrong = right.findIndex((hash, k) => hash !== hashes[k]);
   if (wrong >= 0)

@@ -3,13 +3,13 @@ import { useEffect, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { TopBar } from '../../frame/TopBar.js';
 import { messageOf } from '../../store/client.js';
-import { useDevice, useWaitingCount } from '../../store/Device.js';
+import { useDevice, useOutbox, useWaitingCount } from '../../store/Device.js';
 import { ofThisDevice } from '../../store/keepAnswers.js';
-import { keptSiteKey } from '../../store/kept/keys.js';
-import { IndexedAnswers } from '../../store/kept/answers.js';
+import { forgetAnswers } from '../../store/forgetAnswers.js';
 import { useJobs } from '../../store/queries.js';
-import { keptSites, type KeptSite } from '../../store/keepSite.js';
+import type { KeptSite } from '../../store/keepSite.js';
 import { sayMoment } from '../../ui/dates.js';
+import { usePreferences } from '../../ui/Preferences.js';
 import { useKeptSites } from './useKeptSites.js';
 
 /** What works on this device without a network, how much room it takes, and what waits to be sent. */
@@ -32,10 +32,29 @@ export function DeviceScreen(): ReactNode {
             ? 'Without a network what you do is kept here, and sent once when the server answers.'
             : 'They are kept here through reload and an empty battery, and go as soon as the server answers.'}
         </p>
+        <OthersWaiting />
         <SitesSection />
         <Room />
       </main>
     </div>
+  );
+}
+
+/** What others did on this device before they signed out waits for them. */
+function OthersWaiting(): ReactNode {
+  const { waiting } = useOutbox();
+  const { signedInAs } = usePreferences();
+  const theirs = waiting.flatMap((one) => ('by' in one.body ? [one.body.by] : []));
+  const names = [...new Set(theirs)].filter((by) => by !== '' && by !== signedInAs);
+  if (signedInAs === undefined || names.length === 0) return null;
+  return (
+    <ul className="mt-2">
+      {names.map((name) => (
+        <li key={name} className="text-caution">
+          {theirs.filter((by) => by === name).length} of {name}: sent when {name} signs in on this device.
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -162,10 +181,7 @@ function Room(): ReactNode {
     await refetch();
   };
   const forget = async (): Promise<void> => {
-    await new IndexedAnswers().forgetAll();
-    for (const { jobId } of await keptSites(keeper)) await keeper.remove(keptSiteKey(jobId));
-    await caches.delete('pictures');
-    await queries.invalidateQueries();
+    await forgetAnswers(queries, keeper);
     toast('What was read from the server is forgotten. What waits to be sent is still here.');
   };
   return (

@@ -32,6 +32,9 @@ export const progressKey = (runId: string, work: string): string => `progress/${
 export const PRACTICE = 'practice/';
 export const practiceKey = (jobId: string): string => `${PRACTICE}${jobId}`;
 
+/** Who was signed in here last. */
+export const MEMBER = 'member';
+
 /** Sites which are kept on this device. */
 export const SITES = 'site kept/';
 export const keptSiteKey = (jobId: string): string => `${SITES}${jobId}`;

@@ -1,0 +1,71 @@
+import { routes, type MadeCode, type Member } from '@kobran/contract';
+import { memberRoles, type MemberRole } from '@kobran/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
+import { call, messageOf } from '../../store/client.js';
+import { Choice } from '../../ui/Choice.js';
+import { NameField } from '../../ui/NameField.js';
+import { useSending } from '../../ui/useSending.js';
+import { Window } from '../../ui/Window.js';
+import { ShownOnce } from './ShownOnce.js';
+import { CREW, CREW_LOG } from './useCrewChange.js';
+
+/** Makes an invitation, and shows it this once. */
+export function InviteWindow({
+  who,
+  onClose,
+}: {
+  who: Pick<Member, 'name' | 'role'>;
+  onClose: () => void;
+}): ReactNode {
+  const [name, setName] = useState(who.name);
+  const [role, setRole] = useState<MemberRole>(who.role);
+  const [made, setMade] = useState<MadeCode>();
+  const queries = useQueryClient();
+  const { busy, problem, onSubmit } = useSending(async () => {
+    setMade(await call(routes.invite, { body: { name: name.trim(), role } }));
+    for (const queryKey of [CREW, CREW_LOG]) await queries.invalidateQueries({ queryKey });
+  }, messageOf);
+  const isKnown = who.name !== '';
+  return (
+    <Window
+      title={isKnown ? `A new pass phrase for ${who.name}` : 'Invite somebody'}
+      open
+      onOpenChange={onClose}
+    >
+      {made ? (
+        <ShownOnce made={made} what={`Give this to ${name.trim()}: it lets one person in.`} />
+      ) : (
+        <form className="mt-3 grid gap-4" onSubmit={onSubmit}>
+          {isKnown ? (
+            <p>Their devices stay signed in until the new phrase is set.</p>
+          ) : (
+            <>
+              <NameField label="Name, as it signs" value={name} onChange={setName} />
+              <Choice
+                label="What they may do"
+                value={role}
+                options={memberRoles.map((value) => ({
+                  value,
+                  label:
+                    value === 'owner' ? 'Owner: work, and say who else may' : 'Installer: work on every job',
+                }))}
+                onChange={(value) => setRole(value as MemberRole)}
+              />
+            </>
+          )}
+          {problem !== undefined && (
+            <p role="alert" className="text-stop">
+              {problem}
+            </p>
+          )}
+          <p>
+            <button className="button button-primary" disabled={busy}>
+              Make the invitation
+            </button>
+          </p>
+        </form>
+      )}
+    </Window>
+  );
+}
