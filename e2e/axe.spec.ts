@@ -1,12 +1,6 @@
 import type { Page } from '@playwright/test';
-import axe from 'axe-core';
+import { expectClean, expectNoSidewaysScroll } from './accessible.js';
 import { demo, expect, test } from './server.js';
-
-declare global {
-  interface Window {
-    axe: typeof axe;
-  }
-}
 
 /** Every screen, with what opens on it. WCAG 2.2 AA by axe’s rules. */
 const screens: [name: string, path: string][] = [
@@ -60,38 +54,12 @@ const screens: [name: string, path: string][] = [
   ['visit', `${demo.vhf}/visit?at=main`],
   ['day', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/day'],
   ['hand over of a site', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/handover'],
+  ['crew', '/crew'],
   ['day sheet', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/day/Petrok'],
   ['seal card', `${demo.vhf}/seal/main%3Eantenna`],
   ['hand over, with revisions', '/runs/7a0e1d00-0000-4000-8000-00000000a006/handover'],
   ['hand over', `${demo.vhf}/handover`],
 ];
-
-const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
-
-/** @param only rules to look at, where the rest was looked at elsewhere */
-async function expectClean(page: Page, name: string, only?: string[]): Promise<void> {
-  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
-  const runOnly: axe.RunOnly = only ? { type: 'rule', values: only } : { type: 'tag', values: WCAG };
-  const violations = await page.evaluate(
-    async (options) => (await window.axe.run(document, options)).violations,
-    // What passes is neither located nor sent: it is looked at all the same, in half the time.
-    { runOnly, resultTypes: ['violations'] } satisfies axe.RunOptions,
-  );
-  expect(
-    violations.map(
-      ({ id, nodes }) => `${name}: ${id} at ${nodes.map(({ target }) => target.join(' ')).join(', ')}`,
-    ),
-    name,
-  ).toEqual([]);
-}
-
-/** Nothing scrolls sideways: not the page, and not at 390 px either. */
-async function expectNoSidewaysScroll(page: Page, name: string): Promise<void> {
-  // Drawings follow the new width a moment later.
-  await expect
-    .poll(() => page.evaluate(() => document.documentElement.scrollWidth - innerWidth), { message: name })
-    .toBeLessThanOrEqual(0);
-}
 
 /** Each screen is opened once and looked at in light, in dark and on a phone; in parts, so that workers share them. */
 const PARTS = 4;

@@ -18,13 +18,15 @@ export class Kobran {
   constructor(
     private readonly port: number,
     private readonly seeded = true,
+    /** What else it is told at the start. */
+    private readonly more: NodeJS.ProcessEnv = {},
   ) {
     const { KOBRAN_SEEDED } = process.env;
     if (KOBRAN_SEEDED && seeded) cpSync(KOBRAN_SEEDED, this.folder, { recursive: true });
   }
 
-  static async running(seeded = true): Promise<Kobran> {
-    const kobran = new Kobran(await freePort(), seeded);
+  static async running(seeded = true, more: NodeJS.ProcessEnv = {}): Promise<Kobran> {
+    const kobran = new Kobran(await freePort(), seeded, more);
     await kobran.start();
     return kobran;
   }
@@ -34,7 +36,7 @@ export class Kobran {
   }
 
   async start(): Promise<void> {
-    this.child = await startServer(this.folder, this.port, this.seeded);
+    this.child = await startServer(this.folder, this.port, this.seeded, this.more);
   }
 
   /** kill -9: no chance to tidy up. */
@@ -47,7 +49,7 @@ export class Kobran {
 
   async remove(): Promise<void> {
     await this.kill();
-    for (const folder of [this.folder, `${this.folder}-bench`])
+    for (const folder of [this.folder, `${this.folder}-bench`, `${this.folder}-certificate`])
       rmSync(folder, { recursive: true, force: true });
   }
 

@@ -1,7 +1,12 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 
 /** Starts the built server on a folder and waits until it listens. */
-export async function startServer(folder: string, port: number, demo = true): Promise<ChildProcess> {
+export async function startServer(
+  folder: string,
+  port: number,
+  demo = true,
+  more: NodeJS.ProcessEnv = {},
+): Promise<ChildProcess> {
   const child = spawn(process.execPath, ['server/dist/kobran.js'], {
     env: {
       ...process.env,
@@ -9,6 +14,7 @@ export async function startServer(folder: string, port: number, demo = true): Pr
       KOBRAN_DATA: folder,
       KOBRAN_DEMO: demo ? '1' : '',
       KOBRAN_LOG: 'warn',
+      ...more,
     },
     stdio: ['ignore', 'pipe', 'inherit'],
   });

@@ -36,6 +36,8 @@ async function start(config: Config): Promise<void> {
 async function run(): Promise<void> {
   // What is kept is for its owner alone: files 0600, folders 0700.
   process.umask(0o077);
+  // Whoever started it may have closed the window since: what is told them then is lost, and nothing else.
+  process.stdout.on('error', () => undefined);
   const config = readConfig(process.env);
   try {
     await start(config);

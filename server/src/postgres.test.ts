@@ -9,6 +9,7 @@ import type {
 } from '@kobran/contract';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer, type RequestListener } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import request from 'supertest';
@@ -26,7 +27,11 @@ const running: RunningApp[] = [];
 
 async function open(url: string): Promise<RunningApp> {
   const one = await createApp(
-    configIn(join(folder, String(running.length)), { demo: true, database: { url } }),
+    configIn(join(folder, String(running.length)), {
+      demo: true,
+      database: { url },
+      door: { address: '127.0.0.1', port: 0, encryption: { kind: 'proxy' }, names: ['hut.example'] },
+    }),
   );
   running.push(one);
   return one;
@@ -172,6 +177,28 @@ describe.skipIf(!hasPostgres)('on a PostgreSQL server', () => {
     await api(0).post('/api/here').send(here).expect(204);
     await expect.poll(() => heard, { timeout: 10_000 }).toContain(`here ${JSON.stringify(here)}`);
     stop();
+  });
+
+  it('who signs in at one server is signed in at the other, and guesses are counted together', async () => {
+    const owner = { name: 'Wenna', phrase: 'copper tide lantern goat' };
+    const made = await Promise.all([0, 1].map((k) => api(k).post('/api/crew/owner').send(owner)));
+    expect(made.map(({ status }) => status).toSorted()).toEqual([200, 409]);
+    // Not marked as of this machine: as by the crew’s door.
+    const doors = running.map(({ app }) =>
+      createServer(app.getHttpAdapter().getInstance() as RequestListener),
+    );
+    const crew = (k: number, path: string) => request(doors[k]).post(path).set('Host', 'hut.example');
+    const { headers } = await crew(0, '/api/me/sign-in').send(owner).expect(200);
+    const [cookie] = headers['set-cookie'] as unknown as string[];
+    const member = request(doors[1]).get('/api/jobs').set('Host', 'hut.example');
+    await member.set('Cookie', cookie.split(';')[0]).expect(200);
+    await crew(1, '/api/me/sign-out').set('Cookie', cookie.split(';')[0]).expect(204);
+    const guesses = Array.from({ length: 8 }, (_, k) =>
+      crew(k % 2, '/api/me/sign-in').send({ ...owner, phrase: `guess ${k}` }),
+    );
+    const statuses = (await Promise.all(guesses)).map(({ status }) => status);
+    expect(statuses.filter((status) => status === 401).length).toBeLessThanOrEqual(5);
+    expect(statuses.filter((status) => status === 429).length).toBeGreaterThanOrEqual(3);
   });
 
   it('a job goes out of one and comes into the other as it was', async () => {

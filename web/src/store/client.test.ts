@@ -1,6 +1,6 @@
 import { routes } from '@kobran/contract';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { call, Refused, messageOf, Unreachable } from './client.js';
+import { call, onSignedOut, Refused, messageOf, SignedOut, Unreachable } from './client.js';
 
 const answers = (response: Response): void => void vi.stubGlobal('fetch', () => Promise.resolve(response));
 const failure = async (): Promise<unknown> => call(routes.listJobs, {}).catch((error: unknown) => error);
@@ -30,6 +30,25 @@ describe('asking the server', () => {
   it('a silent server is unreachable, not a problem of the request', async () => {
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('Failed to fetch')));
     expect(await failure()).toBeInstanceOf(Unreachable);
+  });
+
+  it('signed out: what is done waits as without a network, and somebody is told; a wrong phrase is a problem of its own', async () => {
+    const told: boolean[] = [];
+    const stop = onSignedOut((hasEnded) => told.push(hasEnded));
+    const refuse = (code: string): void =>
+      answers(Response.json({ code, message: 'No.', where: 'session', remedy: 'Sign in.' }, { status: 401 }));
+    for (const code of ['signed-out', 'session.ended']) {
+      refuse(code);
+      const error = await failure();
+      expect(error).toBeInstanceOf(SignedOut);
+      expect(error).toBeInstanceOf(Unreachable);
+    }
+    refuse('sign-in.wrong');
+    expect(await failure()).toBeInstanceOf(Refused);
+    stop();
+    refuse('signed-out');
+    await failure();
+    expect(told).toEqual([false, true]);
   });
 
   it('an answer which is not Kobran’s still has a remedy', async () => {

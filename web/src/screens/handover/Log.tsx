@@ -38,7 +38,15 @@ export function Log({ names }: { names: ReadonlyMap<string, string> }): ReactNod
                 className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[10rem_6rem_1fr]"
               >
                 <span className="figures text-sm text-muted">{sayMoment(fact.at)}</span>
-                <span>{fact.by || 'unsigned'}</span>
+                <span>
+                  {fact.by || 'unsigned'}
+                  {fact.member !== undefined && (
+                    <span className="text-sm text-muted" title="Signed by a session, not by a typed name">
+                      {' '}
+                      signed in
+                    </span>
+                  )}
+                </span>
                 <span>
                   <strong>
                     {fact.kind}
