@@ -21,7 +21,8 @@ const asItsUser = (command: string, args: string[]): [string, string[]] =>
 
 export const hasPostgres = programs !== undefined;
 
-async function freePort(): Promise<number> {
+/** A port on which nobody listens just now. */
+export async function freePort(): Promise<number> {
   const probe = createServer().listen(0, '127.0.0.1');
   await once(probe, 'listening');
   const { port } = probe.address() as AddressInfo;

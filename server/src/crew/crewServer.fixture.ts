@@ -9,7 +9,7 @@ import type { Config } from '../config.js';
 import { DATABASE } from '../database/database.module.js';
 import type { Database } from '../database/database.js';
 import { configIn } from '../demoServer.fixture.js';
-import { CrewDoor } from './crewDoor.js';
+import { freePort } from '../postgres.fixture.js';
 import { SessionsService } from './sessions.service.js';
 
 export const OWNER = { name: 'Wenna', phrase: 'copper tide lantern goat' };
@@ -43,7 +43,10 @@ export class Someone {
 }
 
 /** A server with the demo jobs, a crew’s door and its first owner, for the tests of one file. */
-export function crewServer(over: Partial<Config> = {}): {
+export function crewServer({
+  signIn = 'elsewhere',
+  proxy,
+}: { signIn?: Config['signIn']; proxy?: string } = {}): {
   /** Somebody who comes by the crew’s door. */
   someone: (agent?: string) => Someone;
   /** Somebody at the machine itself. */
@@ -60,20 +63,17 @@ export function crewServer(over: Partial<Config> = {}): {
   let running: RunningApp;
   let [machine, door] = ['', ''];
   beforeAll(async () => {
+    const port = await freePort();
+    const names = ['127.0.0.1'];
+    const own = { address: '127.0.0.1', port, encryption: { kind: 'proxy' } as const, names };
     running = await createApp(
-      configIn(folder, {
-        demo: true,
-        door: { address: '127.0.0.1', port: 0, encryption: { kind: 'proxy' }, names: ['127.0.0.1'] },
-        ...over,
-      }),
+      configIn(folder, { demo: true, signIn, door: { ...own, ...(proxy === undefined ? {} : { proxy }) } }),
     );
     await running.app.listen(0, '127.0.0.1');
     machine = await running.app.getUrl();
     await request(machine).post('/api/crew/owner').send(OWNER).expect(200);
     await running.openDoor(() => undefined);
-    const state = running.app.get(CrewDoor).state();
-    if (state.kind !== 'open') throw new Error('the crew’s door is shut');
-    door = `http://127.0.0.1:${new URL(state.address).port}`;
+    door = `http://127.0.0.1:${port}`;
   }, 60_000);
   afterAll(async () => {
     await running.stop();
