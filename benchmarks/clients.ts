@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
+import { readFileSync } from 'node:fs';
 import { Agent, request } from 'node:http';
 import { fileURLToPath } from 'node:url';
 
@@ -46,14 +47,22 @@ export interface Answer {
 }
 
 /** One request over a kept connection; text that is no JSON may be sent too. */
-export const ask = (address: string, method: string, path: string, body?: string): Promise<Answer> =>
+export const ask = (
+  address: string,
+  method: string,
+  path: string,
+  body?: string,
+  cookie?: string,
+): Promise<Answer> =>
   new Promise((resolve, reject) => {
     const from = performance.now();
     const { hostname, port } = new URL(address);
-    const headers =
-      body === undefined
+    const headers = {
+      ...(cookie === undefined ? {} : { cookie }),
+      ...(body === undefined
         ? {}
-        : { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) };
+        : { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) }),
+    };
     const sending = request({ agent, hostname, port, path, method, headers }, (response) => {
       const chunks: Buffer[] = [];
       response.on('data', (chunk: Buffer) => chunks.push(chunk));
@@ -69,6 +78,21 @@ export const ask = (address: string, method: string, path: string, body?: string
     sending.on('error', reject);
     sending.end(body);
   });
+
+/** Makes the first owner and signs in. @returns the key of this device, as a cookie */
+export async function signIn(address: string): Promise<string> {
+  const answer = await fetch(`${address}/api/crew/owner`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ name: 'Wenna', phrase: 'copper tide lantern goat' }),
+  });
+  const [cookie] = answer.headers.getSetCookie();
+  return cookie.split(';')[0];
+}
+
+/** Memory which a server holds, MB. */
+export const memoryMb = ({ child }: Kobran): number =>
+  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${child.pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
 
 /** So many at once, each again and again until the time is over. @returns how long each took, ms, ascending */
 export async function crowd(

@@ -6,14 +6,16 @@ import { join } from 'node:path';
 import { Pool } from 'pg';
 import { extensions } from '../server/src/database/extensions.js';
 import { hasPostgres, OwnPostgres } from '../server/src/postgres.fixture.js';
-import { ask, crowd, percentile, startKobran, stopKobran } from './clients.js';
+import { ask, crowd, memoryMb, percentile, signIn, startKobran, stopKobran } from './clients.js';
 
 /**
  * How fast the server is beside the queries it cannot do without, on the embedded database and on a PostgreSQL of its own where one is
- * installed: `npm run speed` after a build. Ratios of one run on one machine count, not its milliseconds; SECONDS=60 for longer.
+ * installed: `npm run speed` after a build. Ratios of one run on one machine count, not its milliseconds; SECONDS=60 for longer, SIGN_IN=1 with
+ * everybody signed in.
  */
 
 const MS = Number(process.env.SECONDS ?? 10) * 1000;
+const SIGNED_IN = process.env.SIGN_IN === '1';
 const CLIENTS = 50;
 const runId = '7a0e1d00-0000-4000-8000-00000000a001';
 const busyRunId = '7a0e1d00-0000-4000-8000-00000000a003';
@@ -25,12 +27,13 @@ type Query = (text: string, values: unknown[]) => Promise<unknown>;
 async function measure(
   env: Record<string, string>,
   bare: () => Promise<{ query: Query; close: () => Promise<void> }>,
-): Promise<Record<string, number>> {
+): Promise<Record<string, number | string>> {
   await stopKobran(await startKobran(env));
-  const kobran = await startKobran(env);
+  const kobran = await startKobran({ ...env, ...(SIGNED_IN ? { KOBRAN_SIGN_IN: 'everywhere' } : {}) });
+  const cookie = SIGNED_IN ? await signIn(kobran.address) : undefined;
   let errors = 0;
   const timed = async (method: string, path: string, body?: string): Promise<number> => {
-    const { status, ms } = await ask(kobran.address, method, path, body);
+    const { status, ms } = await ask(kobran.address, method, path, body, cookie);
     if (status >= 400) errors++;
     return ms;
   };
@@ -47,6 +50,10 @@ async function measure(
       ? timed('POST', `/api/runs/${busyRunId}/facts`, note())
       : timed('GET', paths[k % paths.length]),
   );
+  const memory = [memoryMb(kobran)];
+  // What is compiled and held ready fills up first: flat is measured from here on.
+  await crowd(CLIENTS, MS, (k) => timed('GET', paths[k % paths.length]));
+  memory.push(memoryMb(kobran));
   await stopKobran(kobran);
   const { query, close } = await bare();
   const raw = await crowd(CLIENTS, MS, async () => {
@@ -64,6 +71,7 @@ async function measure(
     'reading a run, p95, ms': p95(read),
     'mixed, 1/s': rate(mixed),
     'mixed, p95, ms': p95(mixed),
+    'memory after mixed, and after as long again, MB': memory.map(Math.round).join(', '),
     errors,
     'raw queries, 1/s': rate(raw),
     'raw queries, p95, ms': p95(raw),
@@ -83,7 +91,7 @@ const note = (): string =>
 
 const folder = mkdtempSync(join(tmpdir(), 'kobran-speed-'));
 const postgres = hasPostgres ? new OwnPostgres() : undefined;
-const figures: Record<string, Record<string, number>> = {};
+const figures: Record<string, Record<string, number | string>> = {};
 try {
   figures.embedded = await measure({ KOBRAN_DATA: folder }, async () => {
     const engine = await PGlite.create(join(folder, 'database'), { extensions });

@@ -1,9 +1,9 @@
 import { pathOf, routes, type AnyRoute, type JobFile, type RunDocument } from '@kobran/contract';
 import { createHash, randomUUID } from 'node:crypto';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ask, percentile, startKobran, stopKobran, type Answer } from './clients.js';
+import { ask, memoryMb, percentile, startKobran, stopKobran, type Answer } from './clients.js';
 
 /**
  * The server under attack, as long as somebody wants: `KILLS=200 REQUESTS=50000 FILES=300 MEGABYTES=100 SEED=1 npm run soak` after a build.
@@ -141,13 +141,10 @@ function judge(what: string, { status, ms, text }: Answer): void {
     faults.push(`${Math.round(ms)} ms for ${what}`);
 }
 
-const memoryMb = (pid: number | undefined): number =>
-  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
-
 /** Requests of every route, spoilt in every way. */
 async function requests(times: number): Promise<void> {
   const kobran = await startKobran({ KOBRAN_DATA: data });
-  const { address, child } = kobran;
+  const { address } = kobran;
   const run = JSON.parse((await ask(address, 'GET', `/api/runs/${runId}`)).text) as RunDocument;
   const at = '2026-11-20T10:00:00.000Z';
   const bodies: unknown[] = [
@@ -195,11 +192,11 @@ async function requests(times: number): Promise<void> {
     'a'.repeat(2000),
   ];
   // Threads, the engine's own memory and what is compiled fill up first: flat is measured from a third on.
-  const memory = [memoryMb(child.pid)];
+  const memory = [memoryMb(kobran)];
   let done = 0;
   const client = async (): Promise<void> => {
     while (done++ < times) {
-      if (done === Math.ceil(times / 3)) memory.push(memoryMb(child.pid));
+      if (done === Math.ceil(times / 3)) memory.push(memoryMb(kobran));
       const route = one(all);
       const id = (): string => (below(2) === 0 ? runId : one(ids));
       const path = pathOf(route, {
@@ -222,7 +219,7 @@ async function requests(times: number): Promise<void> {
   };
   await Promise.all(Array.from({ length: 8 }, client));
   figures.requests = times;
-  memory.push(memoryMb(child.pid));
+  memory.push(memoryMb(kobran));
   figures['memory at first, at a third and at last, MB'] = memory.map(Math.round).join(', ');
   await stopKobran(kobran);
 }

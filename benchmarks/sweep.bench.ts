@@ -8,7 +8,7 @@ import { bench, describe } from 'vitest';
 import { designOf, elementsOf, grid } from './aLongRun.js';
 import { sweepByMathjs } from './byMathjs.js';
 
-/** Targets: within 3 times of plain C, at least 50 times faster than mathjs, the echo under 50 ms. */
+/** Targets: within 1.5 times of plain C, at least 50 times faster than mathjs, the echo under 50 ms. */
 const PIECES = 20;
 const POINTS = 10_001;
 /** Sweeps in one call, so that starting the C program does not count. */

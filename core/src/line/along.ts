@@ -1,5 +1,5 @@
 import type { Complex } from './response.js';
-import { multiplyAbcd, writeAbcd, type Element, type LineElement } from './element.js';
+import { writeAbcd, type Element, type LineElement } from './element.js';
 
 /** An element with its place on the ruler (m from the radio). Connectors and contacts have no length there. */
 export interface PlacedElement {
@@ -83,26 +83,31 @@ export function along(
   return out;
 }
 
+/** The first sample which is not before a place; their number when all are. Distances ascend. */
+export function firstFrom({ distanceM }: Pick<Along, 'distanceM'>, placeM: number): number {
+  let [low, high] = [0, distanceM.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (distanceM[middle] < placeM) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
 const slice = (line: LineElement, fraction: number): LineElement => ({
   ...line,
   lengthM: line.lengthM * fraction,
 });
 
 const matrix = new Float64Array(8);
-const column = new Float64Array(8);
 
-/** The state on the source side of the element whose matrix is written. */
+/** The state on the source side of the element whose matrix is written: V = A·V + B·I, I = C·V + D·I. */
 function back(state: Float64Array): void {
-  column.fill(0);
-  column[0] = state[0];
-  column[1] = state[1];
-  column[4] = state[2];
-  column[5] = state[3];
-  multiplyAbcd(matrix, column, column);
-  state[0] = column[0];
-  state[1] = column[1];
-  state[2] = column[4];
-  state[3] = column[5];
+  const [m, vr, vi, ir, ii] = [matrix, state[0], state[1], state[2], state[3]];
+  state[0] = m[0] * vr - m[1] * vi + m[2] * ir - m[3] * ii;
+  state[1] = m[0] * vi + m[1] * vr + m[2] * ii + m[3] * ir;
+  state[2] = m[4] * vr - m[5] * vi + m[6] * ir - m[7] * ii;
+  state[3] = m[4] * vi + m[5] * vr + m[6] * ii + m[7] * ir;
 }
 
 const modulus = (re: number, im: number): number => Math.sqrt(re * re + im * im);
@@ -111,9 +116,10 @@ const modulus = (re: number, im: number): number => Math.sqrt(re * re + im * im)
 function write(
   out: Along,
   at: number,
-  [vr, vi, ir, ii]: Float64Array,
+  state: Float64Array,
   { distanceM, z0, waveOhm }: { distanceM: number; z0: number; waveOhm: number },
 ): void {
+  const [vr, vi, ir, ii] = [state[0], state[1], state[2], state[3]];
   out.distanceM[at] = distanceM;
   out.netW[at] = vr * ir + vi * ii;
   out.peakV[at] = Math.SQRT2 * modulus(vr, vi);

@@ -53,6 +53,10 @@ export function attenuationDbPer100M(
   return (k1 * Math.sqrt(lawFromMhz) + k2 * lawFromMhz) * (mhz / lawFromMhz) ** STEEL_EXPONENT;
 }
 
+/** From where on the loss follows its law, Hz; 0 where it does everywhere. */
+export const lawHoldsFrom = ({ lawFromMhz = COPPER_FROM_MHZ }: Pick<Law, 'lawFromMhz'>): number =>
+  lawFromMhz <= COPPER_FROM_MHZ ? 0 : lawFromMhz * 1e6;
+
 /** Matched loss of a length of cable, dB. */
 export const matchedLossDb = (law: Law, frequencyHz: number, lengthM: number): number =>
   (attenuationDbPer100M(law, frequencyHz) * lengthM) / 100;

@@ -1,4 +1,5 @@
-import { writeAbcd, type Abcd, type Element } from './element.js';
+import { attenuationNeper, lawHoldsFrom, phaseConstant } from './attenuation.js';
+import { putLine, writeAbcd, type Abcd, type Element, type LineElement } from './element.js';
 
 /** Frequencies worked through at once: what is read again and again then stays near the processor. */
 const CHUNK = 128;
@@ -6,10 +7,22 @@ const CHUNK = 128;
 const PLANES = 8;
 const [AR, AI, BR, BI, CR, CI, DR, DI] = Array.from({ length: PLANES }, (_, p) => p * CHUNK);
 
+/** Which entries of a chain matrix are not those of nothing at all: all, or that of something in the line or across it. */
+type Touches = 'all' | 'in the line' | 'across the line';
+
+const pool: Float64Array[] = [];
+
+/** Arrays to work in, taken again by the next cascade: one is done with before another begins, and nothing is expected in them. */
+function scratch(count: number): Float64Array[] {
+  while (pool.length < count) pool.push(new Float64Array(PLANES * CHUNK));
+  return pool.slice(0, count);
+}
+
 /**
  * The chain matrix of a cascade at every frequency, one after the other in the same array.
  *
- * The joints of a run are a few kinds over and over: each kind is worked out once for each frequency.
+ * The joints of a run are a few kinds over and over: each kind, and each pair of neighbours which comes more than once, is worked out once
+ * for each frequency.
  */
 export function cascadeOver(
   elements: readonly Element[],
@@ -17,35 +30,112 @@ export function cascadeOver(
   each: (total: Abcd, k: number) => void,
 ): void {
   const kinds = [...new Set(elements)];
-  const planes = kinds.map(() => new Float64Array(PLANES * CHUNK));
-  const order = elements.map((element) => kinds.indexOf(element));
-  const running = new Float64Array(PLANES * CHUNK);
+  const written = elements.map((element) => kinds.indexOf(element));
+  const { order, pairs } =
+    frequenciesHz.length < CHUNK ? { order: written, pairs: [] } : inPairs(written, kinds.length);
+  const touches = [...kinds.map(touchesOf), ...pairs.map((): Touches => 'all')];
+  const [running, ...planes] = scratch(1 + touches.length);
   const total = new Float64Array(PLANES);
   for (let from = 0; from < frequenciesHz.length; from += CHUNK) {
-    const count = Math.min(CHUNK, frequenciesHz.length - from);
-    for (let j = 0; j < kinds.length; j++) writeOver(kinds[j], frequenciesHz, from, count, planes[j]);
+    const hz = frequenciesHz.subarray(from, from + CHUNK);
+    const stepHz = evenStep(hz);
+    kinds.forEach((kind, j) => writeOver(kind, hz, stepHz, planes[j]));
+    pairs.forEach(([left, right], j) => {
+      const both = planes[kinds.length + j];
+      both.set(planes[left]);
+      append(both, touches[right], planes[right], hz.length);
+    });
     running.fill(0);
-    running.fill(1, AR, AR + count);
-    running.fill(1, DR, DR + count);
-    for (const j of order) appendOver(running, kinds[j].kind, planes[j], count);
-    for (let k = 0; k < count; k++) {
+    running.fill(1, AR, AR + hz.length);
+    running.fill(1, DR, DR + hz.length);
+    for (const j of order) append(running, touches[j], planes[j], hz.length);
+    for (let k = 0; k < hz.length; k++) {
       for (let p = 0; p < PLANES; p++) total[p] = running[p * CHUNK + k];
       each(total, from + k);
     }
   }
 }
 
+/**
+ * Takes neighbours which come together more than once for one, until there are none.
+ *
+ * @param written kinds in their order, as numbers below `count`
+ * @returns the order in kinds and pairs, and the pairs: numbered on from `count`, each of kinds or of pairs before it
+ */
+function inPairs(written: readonly number[], count: number): { order: number[]; pairs: [number, number][] } {
+  const pairs: [number, number][] = [];
+  let order = [...written];
+  for (let pair = mostFrequent(order); pair; pair = mostFrequent(order)) {
+    const [left, right] = pair;
+    const both = count + pairs.push(pair) - 1;
+    const shorter: number[] = [];
+    for (let k = 0; k < order.length; k++)
+      if (order[k] === left && order[k + 1] === right) {
+        shorter.push(both);
+        k += 1;
+      } else shorter.push(order[k]);
+    order = shorter;
+  }
+  return { order, pairs };
+}
+
+/** The neighbours which come together most often, if more than once. */
+function mostFrequent(order: readonly number[]): [number, number] | undefined {
+  const counts = new Map<number, { times: number; last: number; pair: [number, number] }>();
+  let best: { times: number; pair: [number, number] } | undefined;
+  for (let k = 1; k < order.length; k++) {
+    const key = order[k - 1] * 65_536 + order[k];
+    const known = counts.get(key);
+    // Of three alike in a row the middle one is in one pair only.
+    if (known && known.last < k - 1) {
+      known.times += 1;
+      known.last = k;
+      if (known.times > (best?.times ?? 1)) best = known;
+    } else if (!known) counts.set(key, { times: 1, last: k, pair: [order[k - 1], order[k]] });
+  }
+  return best?.pair;
+}
+
+function touchesOf({ kind }: Element): Touches {
+  switch (kind) {
+    case 'contact':
+    case 'series resistance':
+    case 'series branch':
+      return 'in the line';
+    case 'shunt resistance':
+    case 'shunt capacitance':
+    case 'shunt branch':
+    case 'shunt stub':
+      return 'across the line';
+    case 'line':
+    case 'ideal transformer':
+      return 'all';
+  }
+}
+
+/** Rounding of a frequency, as a share of it: so far an even grid may be from even. */
+const ROUNDING = 4 * Number.EPSILON;
+
+/** The step of frequencies which are evenly spaced, Hz; nothing of others. */
+function evenStep(hz: Float64Array): number | undefined {
+  const step = (hz[hz.length - 1] - hz[0]) / Math.max(1, hz.length - 1);
+  for (let k = 1; k < hz.length; k++)
+    if (Math.abs(hz[0] + k * step - hz[k]) > ROUNDING * hz[k]) return undefined;
+  return step;
+}
+
 const matrix = new Float64Array(PLANES);
 
 function writeOver(
   element: Element,
-  frequenciesHz: Float64Array,
-  from: number,
-  count: number,
+  hz: Float64Array,
+  stepHz: number | undefined,
   plane: Float64Array,
 ): void {
-  for (let k = 0; k < count; k++) {
-    writeAbcd(element, frequenciesHz[from + k], matrix);
+  if (element.kind === 'line' && stepHz !== undefined && !element.complexZ0 && hz[0] >= lawHoldsFrom(element))
+    return writeLine(element, hz, stepHz, plane);
+  for (let k = 0; k < hz.length; k++) {
+    writeAbcd(element, hz[k], matrix);
     plane[AR + k] = matrix[0];
     plane[AI + k] = matrix[1];
     plane[BR + k] = matrix[2];
@@ -57,25 +147,28 @@ function writeOver(
   }
 }
 
-/** running = running · element; what is in the line, or across it, touches only two of the four entries. */
-function appendOver(running: Float64Array, kind: Element['kind'], m: Float64Array, count: number): void {
-  switch (kind) {
-    case 'contact':
-    case 'series resistance':
-    case 'series branch':
-      addTo(running, BR, AR, DR, CR, m, BR, count);
-      return;
-    case 'shunt resistance':
-    case 'shunt capacitance':
-    case 'shunt branch':
-    case 'shunt stub':
-      addTo(running, AR, BR, CR, DR, m, CR, count);
-      return;
-    case 'line':
-    case 'ideal transformer':
-      multiplyOver(running, m, count);
-      return;
+/** A line over evenly spaced frequencies: its phase turns by the same angle from each to the next (by de Moivre, exact to rounding over a chunk). */
+function writeLine(line: LineElement, hz: Float64Array, stepHz: number, plane: Float64Array): void {
+  const { velocityFactor, lengthM, z0Ohm } = line;
+  const angle = phaseConstant(velocityFactor, stepHz) * lengthM;
+  const [turnCos, turnSin] = [Math.cos(angle), Math.sin(angle)];
+  const first = phaseConstant(velocityFactor, hz[0]) * lengthM;
+  let [cos, sin] = [Math.cos(first), Math.sin(first)];
+  const isLossless = line.k1 === 0 && line.k2 === 0;
+  for (let k = 0; k < hz.length; k++) {
+    const grow = isLossless ? 1 : Math.exp(attenuationNeper(line, hz[k]) * lengthM);
+    putLine(plane, k, CHUNK, grow, cos, sin, z0Ohm);
+    const turned = cos * turnCos - sin * turnSin;
+    sin = sin * turnCos + cos * turnSin;
+    cos = turned;
   }
+}
+
+/** running = running · element; what is in the line, or across it, touches only two of the four entries. */
+function append(running: Float64Array, touches: Touches, m: Float64Array, count: number): void {
+  if (touches === 'all') multiplyOver(running, m, count);
+  else if (touches === 'in the line') addTo(running, BR, AR, DR, CR, m, BR, count);
+  else addTo(running, AR, BR, CR, DR, m, CR, count);
 }
 
 /** Upper and lower row: `to` += `of` · value, where value is B of something in the line or C of something across it. */

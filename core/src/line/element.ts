@@ -74,18 +74,7 @@ export function writeAbcd(element: Element, frequencyHz: number, out: Abcd): voi
       const alphaL = lossless ? 0 : attenuationNeper(element, frequencyHz) * element.lengthM;
       const betaL = phaseConstant(element.velocityFactor, frequencyHz) * element.lengthM;
       const grow = lossless ? 1 : Math.exp(alphaL);
-      const cosh = (grow + 1 / grow) / 2;
-      const sinh = (grow - 1 / grow) / 2;
-      const cos = Math.cos(betaL);
-      const sin = Math.sin(betaL);
-      out[0] = out[6] = cosh * cos;
-      out[1] = out[7] = sinh * sin;
-      const re = sinh * cos;
-      const im = cosh * sin;
-      out[2] = re * element.z0Ohm;
-      out[3] = im * element.z0Ohm;
-      out[4] = re / element.z0Ohm;
-      out[5] = im / element.z0Ohm;
+      putLine(out, 0, 1, grow, Math.cos(betaL), Math.sin(betaL), element.z0Ohm);
       return;
     }
     case 'contact':
@@ -133,6 +122,35 @@ export function writeAbcd(element: Element, frequencyHz: number, out: Abcd): voi
       out[6] = 1 / element.ratio;
       return;
   }
+}
+
+/**
+ * The chain matrix of a line: A = D = cosh γl, B = Z0 sinh γl, C = sinh γl / Z0.
+ *
+ * @param at where its first number goes
+ * @param apart how far each of the eight is from the one before
+ * @param grow e to the power of its loss in neper
+ * @param cos of its phase; @param sin the same
+ */
+export function putLine(
+  out: Float64Array,
+  at: number,
+  apart: number,
+  grow: number,
+  cos: number,
+  sin: number,
+  z0Ohm: number,
+): void {
+  const cosh = (grow + 1 / grow) / 2;
+  const sinh = (grow - 1 / grow) / 2;
+  const re = sinh * cos;
+  const im = cosh * sin;
+  out[at] = out[at + 6 * apart] = cosh * cos;
+  out[at + apart] = out[at + 7 * apart] = sinh * sin;
+  out[at + 2 * apart] = re * z0Ohm;
+  out[at + 3 * apart] = im * z0Ohm;
+  out[at + 4 * apart] = re / z0Ohm;
+  out[at + 5 * apart] = im / z0Ohm;
 }
 
 /** ωL − 1/(ωC); 0 henry and 0 farad are no inductor and no capacitor. */
@@ -215,7 +233,7 @@ function writeComplexLine(line: LineElement, frequencyHz: number, out: Abcd): vo
 
 /** Series resistance, ohm, which costs `dbPerSqrtGhz·√f` in a matched 50 ohm line: loss = 20 log10(1 + R/100). */
 export const contactOhm = (dbPerSqrtGhz: number, frequencyHz: number): number =>
-  100 * (10 ** ((dbPerSqrtGhz * Math.sqrt(frequencyHz / 1e9)) / 20) - 1);
+  100 * Math.expm1(((dbPerSqrtGhz * Math.sqrt(frequencyHz / 1e9)) / 20) * Math.LN10);
 
 /** product = left · right, all 8-number ABCD matrices; `product` may be `left` or `right`. */
 export function multiplyAbcd(left: Abcd, right: Abcd, product: Abcd): void {

@@ -1,4 +1,4 @@
-export { along, type Along, type PlacedElement } from './along.js';
+export { along, firstFrom, type Along, type PlacedElement } from './along.js';
 export {
   SPEED_OF_LIGHT,
   atCelsius,

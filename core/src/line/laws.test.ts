@@ -56,6 +56,39 @@ function states(
 
 const square = ([re, im]: [number, number]): number => re * re + im * im;
 
+describe('many frequencies at once', () => {
+  const kinds = fc.tuple(network, fc.double({ min: 0.1, max: 60, noNaN: true }));
+  /** The same few over and over, as joints are, with a lossy cable between. */
+  const run = kinds.chain(([few, lengthM]) =>
+    fc.array(fc.constantFrom(...few, line({ lengthM, k1: 0.6, k2: 0.002 })), { minLength: 1, maxLength: 30 }),
+  );
+
+  // The chain matrix of a cascade is the product of those of its elements (Pozar, Microwave Engineering): `cascade` multiplies them plainly.
+  it.each<[string, (hz: number, step: number) => Float64Array]>([
+    ['evenly spaced', (hz, step) => Float64Array.from({ length: 300 }, (_, k) => hz + k * step)],
+    ['in bands', (hz, step) => Float64Array.from({ length: 300 }, (_, k) => hz + (k % 2 ? k * step : k * k))],
+  ])('%s give what each gives alone', (_, gridOf) => {
+    fc.assert(
+      fc.property(run, hertz, fc.double({ min: 1e3, max: 1e6, noNaN: true }), (elements, hz, step) => {
+        const grid = gridOf(hz, step);
+        const { s21 } = scattering(elements, grid);
+        for (const k of [0, 1, 127, 128, 255, 299]) {
+          const m = cascade(elements, grid[k]);
+          const [re, im] = [m[0] + m[2] / 50 + m[4] * 50 + m[6], m[1] + m[3] / 50 + m[5] * 50 + m[7]];
+          const size = re * re + im * im;
+          const alone = [(2 * re) / size, (-2 * im) / size];
+          // Of a number that came about by differences of large ones fewer digits are left.
+          const parts = [m[0], m[1], m[2] / 50, m[3] / 50, m[4] * 50, m[5] * 50, m[6], m[7]];
+          const lost = parts.reduce((sum, part) => sum + Math.abs(part), 0) / Math.sqrt(size);
+          const near = 1e-11 * lost * Math.hypot(...alone);
+          expect(Math.abs(s21.re[k] - alone[0])).toBeLessThanOrEqual(near);
+          expect(Math.abs(s21.im[k] - alone[1])).toBeLessThanOrEqual(near);
+        }
+      }),
+    );
+  });
+});
+
 describe('energy', () => {
   // Conservation of energy: what goes in comes out or is heat in a resistance, I²R or V²/R.
   it('power in is power out and power lost in every resistance, to 1e-9', () =>

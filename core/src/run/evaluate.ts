@@ -12,7 +12,7 @@ import { sentences } from './sheet/headline.js';
 import { figures, jointSheet, pieceSheet } from './sheet/lineSheets.js';
 import type { SheetBody } from './sheet/sheet.js';
 import { cutSheets, endSheets } from './work/workSheets.js';
-import { snagsOf } from './snags/index.js';
+import { snagsOf, stopCounts, stopsOf } from './snags/index.js';
 import { stagesOf, type Stage } from './stages/index.js';
 import { rulerSamples } from './wave/rulerAt.js';
 
@@ -33,14 +33,16 @@ export interface Sheet extends SheetBody {
  */
 export function evaluate(given: Design, cool: Catalog, state: RunState): Sheet {
   const { facts, practice, sweepPoints = 201 } = state;
-  const { context, atLooks, over, edges } = seenOf(given, cool, state);
+  const { context, over, ...seen } = seenOf(given, cool, state);
+  const [atLooks, edges] = [seen.atLooks(), seen.edges()];
   const { design, catalog, layout, route, topHz, lowHz, lossDb, swr, tube, referenceOhm, reception } =
     context;
   const assemblies = assembliesOf(design);
   const receiveOnly = isReceiveOnly(design);
   const swept = over(frequencies(lowHz, topHz, sweepPoints));
-  const snags = harmlessOnly(siteOwnsLegs(snagsOf(context), given), given, (changed) =>
-    snagsOf(seenOf(changed, cool, state).context),
+  const found = siteOwnsLegs(snagsOf(context), given);
+  const snags = harmlessOnly(found, given, stopCounts(found), (changed) =>
+    stopsOf(seenOf(changed, cool, state).context),
   );
   const parts = {
     ends: endSheets(layout, catalog, facts, { legs: design.legs, spans: route.spans }),

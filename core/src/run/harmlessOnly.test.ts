@@ -11,6 +11,7 @@ import { seenOf } from './seen.js';
 import { snagsOf } from './snags/index.js';
 import type { AnyPiece, Design } from './design/design.js';
 
+/** By every rule, those which never stop included. */
 const stops = (design: Design): Record<string, number> => {
   const found: Record<string, number> = {};
   const state = { facts: noFacts, practice: defaultPractice };

@@ -27,14 +27,20 @@ import { SAMPLES } from './wave/rulerAt.js';
 /** A run as rules see it, and what its sheet is drawn from besides. */
 interface Seen {
   context: SnagContext;
-  /** What the waves do at each frequency that is looked at, and over any others. */
-  atLooks: Response;
+  /** What the waves do over any frequencies, and at each that is looked at. */
   over: (frequencyHz: Float64Array) => Response;
+  atLooks: () => Response;
   /** Along the ruler at each of them; with 1 W for a run which only receives. */
-  edges: Along[];
+  edges: () => Along[];
 }
 
-/** Lays a run out and looks at it at every frequency that counts. */
+/** Works something out when it is first asked for, and once: a remedy is held against few of the rules. */
+function once<T>(work: () => T): () => T {
+  let done: { value: T } | undefined;
+  return () => (done ??= { value: work() }).value;
+}
+
+/** Lays a run out; what the waves do in it, what the bench should read and how it is sealed is worked out as far as it is looked at. */
 export function seenOf(
   given: Design,
   cool: Catalog,
@@ -57,21 +63,26 @@ export function seenOf(
   const load = antennaLoad(design, referenceOhm);
   const elements = layout.elements.map(({ element }) => element);
   const over = (f: Float64Array): Response => sweep(elements, loadImpedance(load, f), f, referenceOhm);
-  const atLooks = over(Float64Array.from(looks, ({ hz }) => hz));
+  const atLooks = once(() => over(Float64Array.from(looks, ({ hz }) => hz)));
   const forwardW = receiveOnly ? 1 : service.powerW;
-  const edges = looks.map(({ hz }) => {
-    const { re, im } = loadImpedance(load, Float64Array.of(hz));
-    return along(layout.elements, { re: re[0], im: im[0] }, hz, forwardW, SAMPLES, referenceOhm);
-  });
-  const lossDb = -atLooks.transmissionDb[looks.length - 1];
-  const swr = worstSwr(atLooks.reflection, antennaSwr);
-  const tube = receiveOnly ? undefined : chooseTube(service.powerW, referenceOhm, antennaSwr);
-
-  const lineDb = -sweep(elements, { re: referenceOhm, im: 0 }, Float64Array.of(topHz), referenceOhm)
-    .transmissionDb[0];
-  const reception = receiveOnly ? receptionOf(service, topHz, lossDb) : undefined;
-
-  const proofs = proofSheets(assemblies, cool, { facts, practice }, lowHz, topHz);
+  const edges = once(() =>
+    looks.map(({ hz }) => {
+      const { re, im } = loadImpedance(load, Float64Array.of(hz));
+      return along(layout.elements, { re: re[0], im: im[0] }, hz, forwardW, SAMPLES, referenceOhm);
+    }),
+  );
+  const lossDb = once(() => -atLooks().transmissionDb[looks.length - 1]);
+  const lineDb = once(
+    () =>
+      -sweep(elements, { re: referenceOhm, im: 0 }, Float64Array.of(topHz), referenceOhm).transmissionDb[0],
+  );
+  const reception = once(() => (receiveOnly ? receptionOf(service, topHz, lossDb()) : undefined));
+  const swr = once(() => worstSwr(atLooks().reflection, antennaSwr));
+  const tube = once(() => (receiveOnly ? undefined : chooseTube(service.powerW, referenceOhm, antennaSwr)));
+  const proofs = once(() => proofSheets(assemblies, cool, { facts, practice }, lowHz, topHz));
+  const wraps = once(() =>
+    wrapSheets(layout, catalog, design, { facts, practice, proofs: proofs(), spans: route.spans }),
+  );
   const context: SnagContext = {
     design,
     catalog,
@@ -80,19 +91,35 @@ export function seenOf(
     route,
     lowHz,
     topHz,
-    lossDb,
-    lineDb,
-    swr,
     looks,
-    edges: receiveOnly ? [] : edges,
-    tube,
     practice,
     referenceOhm,
-    reception,
-    proofs,
-    wraps: wrapSheets(layout, catalog, design, { facts, practice, proofs, spans: route.spans }),
+    get lossDb() {
+      return lossDb();
+    },
+    get lineDb() {
+      return lineDb();
+    },
+    get swr() {
+      return swr();
+    },
+    get edges() {
+      return receiveOnly ? [] : edges();
+    },
+    get tube() {
+      return tube();
+    },
+    get reception() {
+      return reception();
+    },
+    get proofs() {
+      return proofs();
+    },
+    get wraps() {
+      return wraps();
+    },
   };
-  return { context, atLooks, over, edges };
+  return { context, over, atLooks, edges };
 }
 
 /** The line near the antenna sees at least the antenna's SWR; joints can add to it at the radio. */

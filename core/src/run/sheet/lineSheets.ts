@@ -2,6 +2,7 @@ import { entry, lossToleranceOf, seriesOf, variantOf, type Catalog } from '../..
 import {
   adapterElements,
   aloneDb,
+  firstFrom,
   jointElements,
   matchedLossDb,
   returnLossDb,
@@ -173,12 +174,12 @@ export function jointSheet(
 }
 
 const envelopeAt = (edges: Along[], atM: number): number =>
-  Math.max(...edges.map(({ distanceM, envelopeV }) => envelopeV[nearest(distanceM, atM)] ?? 0));
+  Math.max(...edges.map((edge) => edge.envelopeV[nearest(edge, atM)] ?? 0));
 
-/** Index of the sample nearest to a distance; distances ascend. */
-function nearest(distanceM: Float64Array, atM: number): number {
-  let best = 0;
-  for (let k = 1; k < distanceM.length; k++)
-    if (Math.abs(distanceM[k] - atM) < Math.abs(distanceM[best] - atM)) best = k;
-  return best;
+/** Index of the sample nearest to a distance. */
+function nearest(edge: Along, atM: number): number {
+  const { distanceM } = edge;
+  const after = firstFrom(edge, atM);
+  if (after === 0) return 0;
+  return after < distanceM.length && distanceM[after] - atM < atM - distanceM[after - 1] ? after : after - 1;
 }

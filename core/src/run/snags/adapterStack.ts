@@ -3,7 +3,7 @@ import { partsFor } from '../../fit/index.js';
 import { freshId } from '../design/change.js';
 import type { PlacedPiece } from '../wave/layout.js';
 import type { Remedy } from '../design/remedy.js';
-import type { SnagContext, SnagRule } from './snag.js';
+import type { SnagContext, MildRule } from './snag.js';
 import { adapterPiece, article, chainToCable, needsOf, partsToMeet } from '../edit/waysToJoin.js';
 
 /** Rigid length a small port bears, mm, and the series which are small. Common practice, no source. */
@@ -22,7 +22,7 @@ const delicate = new Set<SeriesId>([
 ]);
 
 /** Rigid pieces stacked on a small port: the stack is a lever on it. */
-export const adapterStack: SnagRule = (context) => {
+export const adapterStack: MildRule = (context) => {
   const [first] = context.layout.joints;
   if (!delicate.has(first.left.series)) return [];
   const stack = rigidFrom(context.layout.pieces);

@@ -5,10 +5,10 @@ import { partFor } from '../edit/betterCables.js';
 import { freshId } from '../design/change.js';
 import type { ArresterPiece, Assembly } from '../design/design.js';
 import type { Remedy } from '../design/remedy.js';
-import type { Finding, SnagContext, SnagRule } from './snag.js';
+import type { MildFinding, SnagContext, MildRule } from './snag.js';
 
 /** An outdoor run without an arrester at the entry. Handbook practice; local code and a licensed electrician decide. */
-export const arresterMissing: SnagRule = (context) => {
+export const arresterMissing: MildRule = (context) => {
   const { design, layout, route } = context;
   if (design.pieces.some(({ kind }) => kind === 'arrester')) return [];
   const outM = entryM(route.spans);
@@ -39,7 +39,7 @@ export const arresterMissing: SnagRule = (context) => {
 };
 
 /** A run which starts outdoors (a cabinet, a set at the mast head) has no wall to come in by, and the surge all the same. */
-function startsOutdoors({ route }: SnagContext): Finding[] {
+function startsOutdoors({ route }: SnagContext): MildFinding[] {
   const [first] = route.spans;
   if (route.spans.length === 0 || !isOutdoors(first.zone)) return [];
   return [

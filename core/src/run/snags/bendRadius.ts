@@ -1,6 +1,6 @@
 import { entry, type Cable } from '../../catalog/index.js';
 import type { LegKind } from '../../route/index.js';
-import type { Finding, SnagRule } from './snag.js';
+import type { MildFinding, MildRule } from './snag.js';
 
 /** A cable which is pulled round a bend asks for so many times the radius it may rest in. Common practice, no source. */
 const PULLED_FACTOR = 2;
@@ -13,12 +13,12 @@ function leastBend(kind: LegKind, { bendOnceMm, bendRepeatedMm }: Cable): { leas
 }
 
 /** The tightest bend of each leg against the cable in it. Source: cable data. */
-export const bendRadius: SnagRule = ({ design, catalog, layout, route }) =>
-  route.spans.flatMap((span): Finding[] => {
+export const bendRadius: MildRule = ({ design, catalog, layout, route }) =>
+  route.spans.flatMap((span): MildFinding[] => {
     const leg = design.legs[span.leg];
     if (leg.bendRadiusMm === undefined) return [];
     const bendMm = leg.bendRadiusMm;
-    return layout.pieces.flatMap(({ piece, fromM, toM }): Finding[] => {
+    return layout.pieces.flatMap(({ piece, fromM, toM }): MildFinding[] => {
       if (piece.kind !== 'assembly' || fromM >= span.toM || toM <= span.fromM) return [];
       const cable = entry(catalog.cables, piece.cable);
       const { leastMm, how } = leastBend(leg.kind, cable);

@@ -4,13 +4,13 @@ import { formatDecibels } from '../../quantity/index.js';
 import { betterCables } from '../edit/betterCables.js';
 import { longestAssembly } from '../design/lookups.js';
 import { receptionOf } from '../wave/reception.js';
-import type { SnagRule } from './snag.js';
+import type { MildRule } from './snag.js';
 
 /** Signal-to-noise nobody hears, dB. Common practice, no source. */
 const UNHEARD_DB = 0.5;
 
 /** A receive run with cable better than the noise from outside lets it be: thinner cable is enough. Source: Friis, ITU-R P.372. */
-export const cheaperCable: SnagRule = ({ design, catalog, reception, lossDb, topHz }) => {
+export const cheaperCable: MildRule = ({ design, catalog, reception, lossDb, topHz }) => {
   if (!reception) return [];
   const longest = longestAssembly(design);
   if (!longest) return [];

@@ -1,14 +1,14 @@
 import { entry } from '../../catalog/index.js';
-import type { Finding, SnagRule } from './snag.js';
+import type { MildFinding, MildRule } from './snag.js';
 
 /** A transmitter which is always on beside its own receiver hears every contact that moves. Common practice, no source. */
 const ALWAYS_ON = 0.99;
 
 /** Foil under a braid, and loose contacts, make noise under duplex: repeaters and beacons. Common practice, no source. */
-export const duplexNoise: SnagRule = ({ design, catalog, layout }) => {
+export const duplexNoise: MildRule = ({ design, catalog, layout }) => {
   const { powerW, duty } = design.service;
   if (powerW === 0 || duty < ALWAYS_ON) return [];
-  return layout.pieces.flatMap(({ piece, fromM }): Finding[] => {
+  return layout.pieces.flatMap(({ piece, fromM }): MildFinding[] => {
     if (piece.kind !== 'assembly') return [];
     const cable = entry(catalog.cables, piece.cable);
     if (cable.shieldKind !== 'foil and braid') return [];

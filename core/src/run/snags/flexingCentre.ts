@@ -1,13 +1,13 @@
 import { entry } from '../../catalog/index.js';
 import { betterCables } from '../edit/betterCables.js';
-import type { Finding, SnagRule } from './snag.js';
+import type { MildFinding, MildRule } from './snag.js';
 
 /** A solid centre conductor where the cable must flex breaks in the end. Common practice, no source. */
-export const flexingCentre: SnagRule = ({ design, catalog, layout, route, topHz }) =>
-  route.spans.flatMap((span): Finding[] => {
+export const flexingCentre: MildRule = ({ design, catalog, layout, route, topHz }) =>
+  route.spans.flatMap((span): MildFinding[] => {
     const leg = design.legs[span.leg];
     if (leg.kind !== 'rotator loop') return [];
-    return layout.pieces.flatMap(({ piece, fromM, toM }): Finding[] => {
+    return layout.pieces.flatMap(({ piece, fromM, toM }): MildFinding[] => {
       if (piece.kind !== 'assembly' || fromM >= span.toM || toM <= span.fromM) return [];
       const cable = entry(catalog.cables, piece.cable);
       if (cable.centreKind !== 'solid') return [];

@@ -1,18 +1,18 @@
 import { braidMm, entry, faceOf, type Style } from '../../catalog/index.js';
 import { endId, endSides } from '../design/ids.js';
-import type { Finding, SnagRule } from './snag.js';
+import type { MildFinding, MildRule } from './snag.js';
 import { article, partsToMeet } from '../edit/waysToJoin.js';
 
 /** Styles which fold the braid back and turn a body over it. */
 const turning = new Set<Style>(['screw-on', 'reducer']);
 
 /** Foil bonded under the braid tears and wrinkles when a body is screwed over it. Common practice, no source. */
-export const foilScrewOn: SnagRule = ({ catalog, layout }) =>
+export const foilScrewOn: MildRule = ({ catalog, layout }) =>
   layout.pieces.flatMap(({ piece, fromM, toM }) => {
     if (piece.kind !== 'assembly') return [];
     const cable = entry(catalog.cables, piece.cable);
     if (cable.shieldKind !== 'foil and braid') return [];
-    return endSides.flatMap((end): Finding[] => {
+    return endSides.flatMap((end): MildFinding[] => {
       const part = entry(catalog.parts, piece[end].part);
       if (!turning.has(part.style)) return [];
       const { series, body, contact, impedanceOhm } = faceOf(part.face);

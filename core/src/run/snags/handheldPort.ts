@@ -1,12 +1,12 @@
 import { entry, faceName, seriesOf, type Catalog } from '../../catalog/index.js';
 import type { PlacedPiece } from '../wave/layout.js';
-import type { SnagRule } from './snag.js';
+import type { MildRule } from './snag.js';
 
 /** Insulators whose depths differ by less couple alike, mm. Common practice, no source. */
 const ALIKE_MM = 0.5;
 
 /** SMA ports of handhelds: insulator depth varies, and anything stiff is a lever on them. Common practice, no source. */
-export const handheldPort: SnagRule = ({ design, layout, catalog }) => {
+export const handheldPort: MildRule = ({ design, layout, catalog }) => {
   const joint = layout.joints[0];
   if (!design.radio.handheld || joint.left.series !== 'sma') return [];
   const first = joint.rightPiece;

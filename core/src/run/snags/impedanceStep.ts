@@ -3,7 +3,7 @@ import { reflectionDb } from '../../line/index.js';
 import { formatFrequency } from '../../quantity/index.js';
 import { inCable } from '../edit/betterCables.js';
 import type { Assembly } from '../design/design.js';
-import type { Finding, SnagRule } from './snag.js';
+import type { MildFinding, MildRule } from './snag.js';
 
 /** Echoes weaker than this are lost among those of good joints, dB. Common practice, no source. */
 const TELLS_DB = 26;
@@ -12,11 +12,11 @@ const TELLS_DB = 26;
  * Two cables of different impedance one after the other. In a transmit run a whole cable of the wrong impedance is said by
  * its own rule; this one names the step. Source: reflection (Z2 − Z1)/(Z2 + Z1).
  */
-export const impedanceStep: SnagRule = ({ design, catalog, layout, referenceOhm, topHz }) => {
+export const impedanceStep: MildRule = ({ design, catalog, layout, referenceOhm, topHz }) => {
   const cables = layout.pieces.flatMap(({ piece, fromM }) =>
     piece.kind === 'assembly' ? [{ piece, fromM, ohm: entry(catalog.cables, piece.cable).impedanceOhm }] : [],
   );
-  return cables.slice(1).flatMap(({ piece, fromM, ohm }, k): Finding[] => {
+  return cables.slice(1).flatMap(({ piece, fromM, ohm }, k): MildFinding[] => {
     const before = cables[k];
     const echoDb = reflectionDb(before.ohm, ohm);
     if (before.ohm === ohm || echoDb > TELLS_DB || before.piece.target || piece.target) return [];

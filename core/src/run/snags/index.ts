@@ -1,4 +1,4 @@
-import type { Snag, SnagContext, SnagRule } from './snag.js';
+import type { MildRule, Snag, SnagContext, SnagRule } from './snag.js';
 import { adapterStack } from './adapterStack.js';
 import { arresterFit } from './arresterFit.js';
 import { arresterMissing } from './arresterMissing.js';
@@ -34,24 +34,31 @@ import { tubeDamaged } from './tubeDamaged.js';
 import { unsealedJoint } from './unsealedJoint.js';
 import { wornPort } from './wornPort.js';
 
-/** Every rule; adding one touches this list and its own file only. */
-export const snagRules: SnagRule[] = [
+/** Rules which may stop the work; a remedy is held against them alone. Adding one touches this list and its own file only. */
+const stoppingRules: SnagRule[] = [
   mating,
   cableFit,
   reach,
-  seriesFrequency,
   peakVoltage,
   averagePower,
   seventyFive,
+  arresterFit,
+  tubeDamaged,
+  deviceFit,
+  jacket,
+  buriedJoint,
+  sealSystemPlace,
+  sealTooThick,
+];
+
+/** Rules which warn or note, and never stop. */
+const mildRules: MildRule[] = [
+  seriesFrequency,
   impedanceStep,
   lossBudget,
   cheaperCable,
   tooManyJoints,
   arresterMissing,
-  arresterFit,
-  tubeDamaged,
-  deviceFit,
-  jacket,
   saltAir,
   duplexNoise,
   bendRadius,
@@ -61,16 +68,27 @@ export const snagRules: SnagRule[] = [
   handheldPort,
   adapterStack,
   wornPort,
-  buriedJoint,
-  sealSystemPlace,
   sealSize,
-  sealTooThick,
   sealOverTube,
   sealOverDrain,
   sealedCold,
   sealedUnproved,
   unsealedJoint,
 ];
+
+/** Every rule. */
+export const snagRules: SnagRule[] = [...stoppingRules, ...mildRules];
+
+/** How often each rule stops the work. */
+export function stopCounts(found: readonly Pick<Snag, 'level' | 'rule'>[]): Map<string, number> {
+  const counts = new Map<string, number>();
+  for (const { level, rule } of found) if (level === 'stop') counts.set(rule, (counts.get(rule) ?? 0) + 1);
+  return counts;
+}
+
+/** The same of a run, by the rules alone which may stop it. */
+export const stopsOf = (context: SnagContext): Map<string, number> =>
+  stopCounts(stoppingRules.flatMap((rule) => rule(context)));
 
 const weight = { stop: 0, caution: 1, note: 2 };
 

@@ -4,7 +4,7 @@ import { formatDecibels, formatFrequency } from '../../quantity/index.js';
 import { betterCables } from '../edit/betterCables.js';
 import type { Assembly } from '../design/design.js';
 import type { Remedy } from '../design/remedy.js';
-import type { SnagRule } from './snag.js';
+import type { MildRule } from './snag.js';
 
 /** With an amplifier at the antenna the loss behind it hardly counts. Nominal figures, common practice. */
 const amplifier: Remedy = {
@@ -19,7 +19,7 @@ const amplifier: Remedy = {
 const TOLD_DB = 0.1;
 
 /** Loss over the service's budget at the highest frequency in use. */
-export const lossBudget: SnagRule = ({ design, catalog, layout, topHz, lossDb, lineDb, reception }) => {
+export const lossBudget: MildRule = ({ design, catalog, layout, topHz, lossDb, lineDb, reception }) => {
   const { lossBudgetDb } = design.service;
   // What the antenna’s mismatch costs is not charged to the cable: no cable mends it.
   const judgedDb = reception?.costs.value ?? lineDb;

@@ -1,5 +1,5 @@
 import { entry, faceName, seriesById } from '../../catalog/index.js';
-import type { Along } from '../../line/index.js';
+import { firstFrom, type Along } from '../../line/index.js';
 import { formatPower } from '../../quantity/index.js';
 import { lessPower } from '../edit/lessPower.js';
 import type { Finding, SnagContext, SnagRule } from './snag.js';
@@ -7,14 +7,16 @@ import type { Finding, SnagContext, SnagRule } from './snag.js';
 /** Highest envelope between two places of the ruler over everything that is looked at, V peak. */
 function highestV(edges: readonly Along[], fromM: number, toM: number): number {
   let highest = 0;
-  for (const { distanceM, envelopeV } of edges) {
-    for (let k = 0; k < distanceM.length; k++) {
-      if (distanceM[k] >= fromM - 1e-9 && distanceM[k] <= toM + 1e-9)
-        highest = Math.max(highest, envelopeV[k]);
-    }
+  for (const edge of edges) {
+    const { distanceM, envelopeV } = edge;
+    for (let k = firstFrom(edge, fromM - SAME_M); distanceM[k] <= toM + SAME_M; k++)
+      if (envelopeV[k] > highest) highest = envelopeV[k];
   }
   return highest;
 }
+
+/** Places which are nearer are the same one, m. */
+const SAME_M = 1e-9;
 
 /** Voltage at a standing-wave maximum against the rating of the series and of the cable. Forward power. */
 export const peakVoltage: SnagRule = (context) => {

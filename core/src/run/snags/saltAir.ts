@@ -2,13 +2,13 @@ import { entry, faceOf, opposite, type Style } from '../../catalog/index.js';
 import { endId, endSides } from '../design/ids.js';
 import { betterCables } from '../edit/betterCables.js';
 import { article, partsToMeet } from '../edit/waysToJoin.js';
-import type { Finding, SnagContext, SnagRule } from './snag.js';
+import type { MildFinding, SnagContext, MildRule } from './snag.js';
 
 /** Styles which let salt water to the braid. Common practice, no source. */
 const leaking = new Set<Style>(['piercing', 'washers', 'screw-on']);
 
 /** Salt eats bare copper under the jacket: tinned throughout, or the shield at least; and no part that leaves the braid open. */
-export const saltAir: SnagRule = (context) => [...cables(context), ...ends(context)];
+export const saltAir: MildRule = (context) => [...cables(context), ...ends(context)];
 
 /** Does any of it stand in salt? Beyond the last leg its zone goes on. */
 const inSalt = ({ design, route: { spans } }: SnagContext, fromM: number, toM: number): boolean =>
@@ -19,9 +19,9 @@ const inSalt = ({ design, route: { spans } }: SnagContext, fromM: number, toM: n
       (k === spans.length - 1 ? Infinity : span.toM) > fromM,
   );
 
-function cables(context: SnagContext): Finding[] {
+function cables(context: SnagContext): MildFinding[] {
   const { catalog, layout, topHz } = context;
-  return layout.pieces.flatMap(({ piece, fromM, toM }): Finding[] => {
+  return layout.pieces.flatMap(({ piece, fromM, toM }): MildFinding[] => {
     if (piece.kind !== 'assembly' || !inSalt(context, fromM, toM)) return [];
     const cable = entry(catalog.cables, piece.cable);
     if (cable.salt === 'tinned throughout') return [];
@@ -43,11 +43,11 @@ function cables(context: SnagContext): Finding[] {
   });
 }
 
-function ends(context: SnagContext): Finding[] {
+function ends(context: SnagContext): MildFinding[] {
   const { catalog, layout } = context;
-  return layout.pieces.flatMap(({ piece, fromM, toM }): Finding[] => {
+  return layout.pieces.flatMap(({ piece, fromM, toM }): MildFinding[] => {
     if (piece.kind !== 'assembly') return [];
-    return endSides.flatMap((end): Finding[] => {
+    return endSides.flatMap((end): MildFinding[] => {
       const atM = end === 'a' ? fromM : toM;
       const part = entry(catalog.parts, piece[end].part);
       if (!leaking.has(part.style) || !inSalt(context, atM - 1e-6, atM + 1e-6)) return [];

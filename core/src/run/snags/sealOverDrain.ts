@@ -1,8 +1,8 @@
-import type { Finding, SnagRule } from './snag.js';
+import type { MildFinding, MildRule } from './snag.js';
 
 /** Layers which reach over the antenna’s drain hole or vent: what breathes fills with water. Handbook of the trade, 6. */
-export const sealOverDrain: SnagRule = ({ wraps, layout, design }) =>
-  wraps.flatMap(({ jointId, jointIds, name, wrap, profile }): Finding[] => {
+export const sealOverDrain: MildRule = ({ wraps, layout, design }) =>
+  wraps.flatMap(({ jointId, jointIds, name, wrap, profile }): MildFinding[] => {
     const joint = layout.joints.find(({ id }) => jointIds.includes(id) && id.endsWith('>antenna'));
     const { drainMm } = design.antenna;
     if (!joint || !wrap || drainMm === undefined) return [];

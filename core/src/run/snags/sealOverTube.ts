@@ -1,10 +1,10 @@
 import { entry } from '../../catalog/index.js';
 import { byRubber } from './sealSize.js';
-import type { Finding, SnagRule } from './snag.js';
+import type { MildFinding, MildRule } from './snag.js';
 
 /** A sleeve or boot which reaches over an arrester’s tube cap: nobody gets at the tube any more. Handbook of the trade, 6. */
-export const sealOverTube: SnagRule = ({ wraps, layout, catalog }) =>
-  wraps.flatMap(({ jointId, name, wrap, profile, staysOpen }): Finding[] => {
+export const sealOverTube: MildRule = ({ wraps, layout, catalog }) =>
+  wraps.flatMap(({ jointId, name, wrap, profile, staysOpen }): MildFinding[] => {
     const joint = layout.joints.find(({ id }) => id === jointId);
     if (!joint || !staysOpen || !wrap?.layers.some(({ sleeve }) => sleeve)) return [];
     const jointM = profile.reduce((sum, { lengthM }) => sum + lengthM, 0);
@@ -12,7 +12,7 @@ export const sealOverTube: SnagRule = ({ wraps, layout, catalog }) =>
       { placed: joint.leftPiece, reachM: -wrap.fromM },
       { placed: joint.rightPiece, reachM: wrap.toM - jointM },
     ];
-    return beside.flatMap(({ placed, reachM }): Finding[] => {
+    return beside.flatMap(({ placed, reachM }): MildFinding[] => {
       if (placed?.piece.kind !== 'arrester') return [];
       if (!entry(catalog.arresters, placed.piece.arrester).tubeChangeable) return [];
       // The cap sits in the middle of the body.

@@ -1,10 +1,10 @@
 import { sealSystem } from '../../seal/index.js';
 import type { Remedy } from '../design/remedy.js';
-import type { Finding, SnagRule } from './snag.js';
+import type { MildFinding, MildRule } from './snag.js';
 
 /** A joint for which the chosen system has no size. */
-export const sealSize: SnagRule = ({ wraps, layout }) =>
-  wraps.flatMap(({ jointId, name, system, wrap, profile }): Finding[] => {
+export const sealSize: MildRule = ({ wraps, layout }) =>
+  wraps.flatMap(({ jointId, name, system, wrap, profile }): MildFinding[] => {
     if (!system || wrap) return [];
     const widestMm = Math.max(...profile.map(({ diameterM }) => diameterM)) * 1000;
     const lengthMm = profile.reduce((sum, { lengthM }) => sum + lengthM, 0) * 1000;

@@ -1,10 +1,10 @@
 import { sealSystem } from '../../seal/index.js';
 import { factsOf, newest } from '../facts/facts.js';
-import type { Finding, SnagRule } from './snag.js';
+import type { MildFinding, MildRule } from './snag.js';
 
 /** A joint sealed in air colder than its materials allow: they do not stick, and come loose with the first warm day. */
-export const sealedCold: SnagRule = ({ wraps, layout, facts }) =>
-  wraps.flatMap(({ jointId, name, wrap }): Finding[] => {
+export const sealedCold: MildRule = ({ wraps, layout, facts }) =>
+  wraps.flatMap(({ jointId, name, wrap }): MildFinding[] => {
     const sealed = newest(factsOf(facts, 'sealed').filter((one) => one.jointId === jointId));
     if (!wrap || sealed?.celsius === undefined || sealed.celsius >= wrap.lowestC) return [];
     return [

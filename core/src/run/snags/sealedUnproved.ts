@@ -1,9 +1,9 @@
 import { isSealed } from '../facts/facts.js';
-import type { Finding, SnagRule } from './snag.js';
+import type { MildFinding, MildRule } from './snag.js';
 
 /** A joint sealed before what it joins is proved: a fault found later takes the seal off again. Handbook of the trade, 6. */
-export const sealedUnproved: SnagRule = ({ wraps, layout, facts }) =>
-  wraps.flatMap(({ jointId, name, unproved }): Finding[] =>
+export const sealedUnproved: MildRule = ({ wraps, layout, facts }) =>
+  wraps.flatMap(({ jointId, name, unproved }): MildFinding[] =>
     unproved.length === 0 || !isSealed(facts, jointId)
       ? []
       : [

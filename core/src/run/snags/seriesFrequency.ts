@@ -13,16 +13,16 @@ import type { Change } from '../design/change.js';
 import type { Design } from '../design/design.js';
 import type { PlacedJoint } from '../wave/layout.js';
 import type { Remedy } from '../design/remedy.js';
-import type { Finding, SnagRule } from './snag.js';
+import type { MildFinding, MildRule } from './snag.js';
 import { article, partsToMeet } from '../edit/waysToJoin.js';
 
 const topOf = (face: Face): number => variantOf(face).maxFrequencyHz;
 
 /** A series used above the frequency its standard gives; the figure is the joint's own reflection there. */
-export const seriesFrequency: SnagRule = ({ design, catalog, layout, topHz }) =>
+export const seriesFrequency: MildRule = ({ design, catalog, layout, topHz }) =>
   layout.joints
     .filter((joint) => joint.mating.passes && Math.min(topOf(joint.left), topOf(joint.right)) < topHz)
-    .map((joint): Finding => {
+    .map((joint): MildFinding => {
       const face = topOf(joint.left) < topOf(joint.right) ? joint.left : joint.right;
       return {
         rule: 'series-frequency',

@@ -70,6 +70,12 @@ export type Finding = Omit<Snag, 'id'> & { of: string };
 /** One rule: looks at the run and says what it has against it. */
 export type SnagRule = (context: SnagContext) => Finding[];
 
+/** A finding which stops nothing. */
+export type MildFinding = Finding & { level: Exclude<SnagLevel, 'stop'> };
+
+/** A rule which never stops the work. */
+export type MildRule = (context: SnagContext) => MildFinding[];
+
 /** `1 stop · 2 cautions`. */
 export function counted(snags: readonly Pick<Snag, 'level'>[]): string {
   const words = (['stop', 'caution', 'note'] as const).flatMap((level) => {

@@ -2,14 +2,14 @@ import { entry, faceOf } from '../../catalog/index.js';
 import { mate } from '../../fit/index.js';
 import { facesOf } from '../wave/layout.js';
 import type { Remedy } from '../design/remedy.js';
-import type { SnagContext, SnagRule } from './snag.js';
+import type { SnagContext, MildRule } from './snag.js';
 import { article, partsToMeet } from '../edit/waysToJoin.js';
 
 /** Adapters in a run which a careful installer still accepts. Common practice, no source. */
 const MAX_ADAPTERS = 3;
 
 /** Each joint is a place for water, movement and a bad day: more adapters than needed. */
-export const tooManyJoints: SnagRule = (context) => {
+export const tooManyJoints: MildRule = (context) => {
   const { layout } = context;
   const adapters = layout.pieces.filter(({ piece }) => piece.kind === 'adapter');
   if (adapters.length <= MAX_ADAPTERS) return [];

@@ -4,7 +4,7 @@ import { cardFor, owns, toolNames, type ToolNeed } from '../../make/index.js';
 import { isEndMade } from '../facts/facts.js';
 import { makeSchools, type Practice } from '../../practice/index.js';
 import { endId, endSides } from '../design/ids.js';
-import type { Finding, SnagRule } from './snag.js';
+import type { MildFinding, MildRule } from './snag.js';
 import { article } from '../edit/waysToJoin.js';
 
 /** Tools of a part's card which the shop does not own. */
@@ -14,12 +14,12 @@ const missing = (part: Part, cable: Cable, practice: Practice): ToolNeed[] =>
   );
 
 /** An end whose tool or hex die the shop does not own. Source: the shop’s own list of tools and dies. */
-export const toolNotOwned: SnagRule = ({ catalog, layout, practice, facts }) => {
+export const toolNotOwned: MildRule = ({ catalog, layout, practice, facts }) => {
   if (!practice.diesMm && !practice.tools) return [];
   return layout.pieces.flatMap(({ piece, fromM, toM }) => {
     if (piece.kind !== 'assembly') return [];
     const cable = entry(catalog.cables, piece.cable);
-    return endSides.flatMap((end): Finding[] => {
+    return endSides.flatMap((end): MildFinding[] => {
       const part = entry(catalog.parts, piece[end].part);
       const needs = missing(part, cable, practice);
       if (needs.length === 0 || isEndMade(facts, endId(piece.id, end))) return [];

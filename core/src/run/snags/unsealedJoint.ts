@@ -3,7 +3,7 @@ import { isExposed, type Zone } from '../../route/index.js';
 import { passesFor } from '../../seal/index.js';
 import { isSealed } from '../facts/facts.js';
 import type { PlacedJoint } from '../wave/layout.js';
-import type { Finding, SnagRule } from './snag.js';
+import type { MildFinding, MildRule } from './snag.js';
 
 const places: Record<Exclude<Zone, 'dry'>, string> = {
   sheltered: 'in a sheltered place',
@@ -22,10 +22,10 @@ function asks({ zone, left, right }: PlacedJoint): string {
 }
 
 /** A joint the weather reaches, not yet sealed: a caution when its series has no seal of its own, else a note. */
-export const unsealedJoint: SnagRule = ({ layout, facts }) =>
+export const unsealedJoint: MildRule = ({ layout, facts }) =>
   layout.joints
     .filter(({ zone, id }) => isExposed(zone) && !isSealed(facts, id))
-    .map((joint): Finding => {
+    .map((joint): MildFinding => {
       const series = [joint.left, joint.right].map((face) => seriesById[face.series]);
       const weakest =
         series.find(({ weather }) => weather === 'none') ??

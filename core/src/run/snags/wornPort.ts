@@ -2,16 +2,16 @@ import { entry, faceName, faceOf, seriesOf } from '../../catalog/index.js';
 import { adapterChains } from '../../fit/index.js';
 import { freshId } from '../design/change.js';
 import type { Remedy } from '../design/remedy.js';
-import type { Finding, SnagContext, SnagRule } from './snag.js';
+import type { MildFinding, SnagContext, MildRule } from './snag.js';
 import { adapterPiece, needsOf } from '../edit/waysToJoin.js';
 
 /** Share of the rated couplings from which on it is said. Common practice, no source. */
 export const WORN_SHARE = 0.8;
 
 /** A port or an adapter coupled nearly as often as its series is rated for. Source: matings of the interface standard. */
-export const wornPort: SnagRule = (context) => {
+export const wornPort: MildRule = (context) => {
   const { design, catalog, layout } = context;
-  const ports = [design.radio, design.antenna].flatMap(({ name, face }, k): Finding[] => {
+  const ports = [design.radio, design.antenna].flatMap(({ name, face }, k): MildFinding[] => {
     const known = [...catalog.ports.values()].find((port) => port.name === name && port.face === face);
     const { matings, standard } = seriesOf(faceOf(face));
     if (!known || known.matings < WORN_SHARE * matings) return [];
@@ -31,7 +31,7 @@ export const wornPort: SnagRule = (context) => {
       },
     ];
   });
-  const adapters = layout.pieces.flatMap(({ piece, fromM, name, faces }): Finding[] => {
+  const adapters = layout.pieces.flatMap(({ piece, fromM, name, faces }): MildFinding[] => {
     if (piece.kind !== 'adapter') return [];
     const stock = catalog.stock.get(entry(catalog.adapters, piece.adapter).id);
     const rated = Math.min(...faces.map((face) => seriesOf(face).matings));
