@@ -12,6 +12,12 @@ const ME = ['me'];
 export const useMe = (): Me | undefined =>
   useQuery({ queryKey: ME, queryFn: () => call(routes.readMe), staleTime: 60_000 }).data;
 
+/** May they do what undoes the work of others, and say who may come in? At the machine itself everybody may. */
+export function useIsOwner(): boolean {
+  const me = useMe();
+  return me?.kind === 'here' || (me?.kind === 'member' && me.role === 'owner');
+}
+
 /** Asks again who is signed in here. */
 export const askMe = (queries: QueryClient): Promise<void> => queries.invalidateQueries({ queryKey: ME });
 

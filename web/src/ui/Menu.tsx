@@ -38,7 +38,7 @@ export function Menu({
         <DropdownMenu.Content
           align={align}
           sideOffset={4}
-          className="z-20 min-w-56 rounded border border-edge bg-paper p-1"
+          className="z-20 max-h-(--radix-dropdown-menu-content-available-height) min-w-56 overflow-y-auto rounded border border-edge bg-paper p-1"
         >
           {items.map((item) => (
             <Item key={item.label} item={item} />

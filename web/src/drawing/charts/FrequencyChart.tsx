@@ -26,6 +26,8 @@ interface Props {
   logarithmic?: boolean;
   /** Top of the vertical axis, when the curves themselves do not say. */
   most?: number;
+  /** Where the vertical axis begins: an SWR is never below 1. */
+  least?: number;
 }
 
 const PAD = { left: 46, right: 12, top: 40, bottom: 36 };
@@ -69,6 +71,7 @@ export function FrequencyChart({
   format,
   logarithmic = false,
   most,
+  least = 0,
 }: Props): ReactNode {
   const [ref, width] = useWidth<HTMLDivElement>();
   const [at, setAt] = useState<number>();
@@ -83,7 +86,7 @@ export function FrequencyChart({
   const all = series.flatMap(({ values }) => Array.from(values)).filter(Number.isFinite);
   const top = most ?? (Math.max(...all, 0) * 1.1 || 1);
   const y = scaleLinear()
-    .domain([0, top])
+    .domain([least, top])
     .range([height - PAD.bottom, PAD.top]);
   const move = (event: PointerEvent<SVGSVGElement>): void =>
     setAt(bisectCenter(hz, x.invert(event.nativeEvent.offsetX)));

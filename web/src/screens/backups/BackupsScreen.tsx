@@ -5,6 +5,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { TopBar } from '../../frame/TopBar.js';
 import { call, messageOf, upload } from '../../store/client.js';
+import { useIsOwner } from '../../store/me.js';
 import { sayMoment } from '../../ui/dates.js';
 import { FilePick } from '../../ui/FilePick.js';
 import { Window } from '../../ui/Window.js';
@@ -30,6 +31,7 @@ export function BackupsScreen(): ReactNode {
   const [busy, setBusy] = useState(false);
   const [chosen, setChosen] = useState<Chosen>();
   const queries = useQueryClient();
+  const isOwner = useIsOwner();
   useEffect(() => {
     document.title = 'Backups – Kobran';
   }, []);
@@ -58,13 +60,13 @@ export function BackupsScreen(): ReactNode {
         <p className="mt-1 max-w-3xl text-muted">
           Once a day Kobran backs up every job, run, sweep and the shop’s own entries into its data folder,
           and restores each backup once to see that it can be. Seven days and eight weeks are kept. A disk can
-          break: take a copy elsewhere now and then.
+          break: take a copy elsewhere now and then.{!isOwner && ' Owners download and restore them.'}
         </p>
         <div className="mt-3 flex flex-wrap gap-3">
           <button className="button button-primary" disabled={busy} onClick={() => void make()}>
             <ShieldCheck size={16} aria-hidden /> {busy ? 'Backing up…' : 'Back up now'}
           </button>
-          <FilePick label="Restore a file" accept=".kobran-backup" onPick={setChosen} />
+          {isOwner && <FilePick label="Restore a file" accept=".kobran-backup" onPick={setChosen} />}
         </div>
         {error && <p className="mt-3 text-stop">The list cannot be read: {messageOf(error)}</p>}
         {backups && backups.length > 0 && (
@@ -77,14 +79,18 @@ export function BackupsScreen(): ReactNode {
                     {reasons[one.reason]}, {size(one.bytes)}
                   </span>
                 </span>
-                <a className="button" href={pathOf(routes.readBackup, { name: one.name })} download>
-                  <Download size={16} aria-hidden /> Download
-                  <span className="sr-only"> the backup of {sayMoment(one.madeAt)}</span>
-                </a>
-                <button className="button" onClick={() => setChosen(one)}>
-                  <RotateCcw size={16} aria-hidden /> Restore
-                  <span className="sr-only"> the backup of {sayMoment(one.madeAt)}</span>
-                </button>
+                {isOwner && (
+                  <>
+                    <a className="button" href={pathOf(routes.readBackup, { name: one.name })} download>
+                      <Download size={16} aria-hidden /> Download
+                      <span className="sr-only"> the backup of {sayMoment(one.madeAt)}</span>
+                    </a>
+                    <button className="button" onClick={() => setChosen(one)}>
+                      <RotateCcw size={16} aria-hidden /> Restore
+                      <span className="sr-only"> the backup of {sayMoment(one.madeAt)}</span>
+                    </button>
+                  </>
+                )}
               </li>
             ))}
           </ul>

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, type ReactNode } from 'react';
 import { TopBar } from '../../frame/TopBar.js';
 import { call, messageOf } from '../../store/client.js';
-import { useMe } from '../../store/me.js';
+import { useIsOwner, useMe } from '../../store/me.js';
 import { ChangePhrase } from './ChangePhrase.js';
 import { CrewLog } from './CrewLog.js';
 import { Devices } from './Devices.js';
@@ -33,8 +33,8 @@ export function CrewScreen(): ReactNode {
 
 function Crew({ me, crew }: { me: Me; crew: CrewDocument }): ReactNode {
   const { members, invitations, links, devices, door } = crew;
+  const isOwner = useIsOwner();
   if (members.length === 0) return <FirstOwner door={door} />;
-  const isOwner = me.kind === 'here' || (me.kind === 'member' && me.role === 'owner');
   return (
     <>
       <h1 className="text-xl font-bold">

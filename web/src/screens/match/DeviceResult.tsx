@@ -77,13 +77,14 @@ export function DeviceResult({ device, load }: { device: MatchDevice; load: Comp
               unit="SWR"
               frequencyHz={simulated.frequencyHz}
               series={[
-                { name: 'without', values: clipped(simulated.swrWithout), tone: 'muted', dashed: true },
+                { name: 'without it', values: clipped(simulated.swrWithout), tone: 'ink', dashed: true },
                 { name: 'with it', values: clipped(simulated.swrWith), tone: 'ink' },
               ]}
               bands={design.service.bands}
               height={230}
               format={(swr) => swr.toFixed(2)}
               most={4}
+              least={1}
             />
           </div>
         </div>

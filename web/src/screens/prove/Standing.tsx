@@ -43,6 +43,7 @@ export function Standing({
       height={190}
       format={(swr) => swr.toFixed(2)}
       most={MAX_SWR}
+      least={1}
     />
   );
 }
