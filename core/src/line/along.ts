@@ -62,7 +62,8 @@ export function along(
   const size = load.re ** 2 + load.im ** 2;
   const state = new Float64Array([1, 0, load.re / size, -load.im / size]);
   let at = count - 1;
-  write(out, at, state, { distanceM: placed.at(-1)?.toM ?? 0, z0: referenceOhm, waveOhm: referenceOhm });
+  out.distanceM[at] = placed.at(-1)?.toM ?? 0;
+  write(out, at, state, referenceOhm, referenceOhm);
   for (let j = placed.length - 1; j >= 0; j--) {
     const { element, fromM, toM } = placed[j];
     const steps = samplesOf(placed[j]);
@@ -76,7 +77,8 @@ export function along(
     const waveOhm = toM > fromM ? z0 : referenceOhm;
     for (let k = 1; k <= steps; k++) {
       back(state);
-      write(out, --at, state, { distanceM: toM - ((toM - fromM) * k) / steps, z0, waveOhm });
+      out.distanceM[--at] = toM - ((toM - fromM) * k) / steps;
+      write(out, at, state, z0, waveOhm);
     }
   }
   scale(out, state, forwardW, referenceOhm);
@@ -112,24 +114,22 @@ function back(state: Float64Array): void {
 
 const modulus = (re: number, im: number): number => Math.sqrt(re * re + im * im);
 
-/** rms phasors to powers and peak volts. */
-function write(
-  out: Along,
-  at: number,
-  state: Float64Array,
-  { distanceM, z0, waveOhm }: { distanceM: number; z0: number; waveOhm: number },
-): void {
+/** rms phasors to powers and peak volts; `waveOhm` is what the standing wave stands in. */
+function write(out: Along, at: number, state: Float64Array, z0: number, waveOhm: number): void {
   const [vr, vi, ir, ii] = [state[0], state[1], state[2], state[3]];
-  out.distanceM[at] = distanceM;
   out.netW[at] = vr * ir + vi * ii;
   out.peakV[at] = Math.SQRT2 * modulus(vr, vi);
   out.peakA[at] = Math.SQRT2 * modulus(ir, ii);
   // Twice the waves there and back, as volts.
-  const there = (ohm: number): number => modulus(vr + ohm * ir, vi + ohm * ii);
-  const comingBack = (ohm: number): number => modulus(vr - ohm * ir, vi - ohm * ii);
-  out.envelopeV[at] = (there(z0) + comingBack(z0)) * Math.SQRT1_2;
-  out.highA[at] = ((there(waveOhm) + comingBack(waveOhm)) * Math.SQRT1_2) / waveOhm;
-  out.lowA[at] = (Math.abs(there(waveOhm) - comingBack(waveOhm)) * Math.SQRT1_2) / waveOhm;
+  let there = modulus(vr + z0 * ir, vi + z0 * ii);
+  let comingBack = modulus(vr - z0 * ir, vi - z0 * ii);
+  out.envelopeV[at] = (there + comingBack) * Math.SQRT1_2;
+  if (waveOhm !== z0) {
+    there = modulus(vr + waveOhm * ir, vi + waveOhm * ii);
+    comingBack = modulus(vr - waveOhm * ir, vi - waveOhm * ii);
+  }
+  out.highA[at] = ((there + comingBack) * Math.SQRT1_2) / waveOhm;
+  out.lowA[at] = (Math.abs(there - comingBack) * Math.SQRT1_2) / waveOhm;
 }
 
 /** From 1 V across the load to the transmitter’s forward power. */
