@@ -2,6 +2,7 @@ import { formatLength } from '@kobran/core';
 import { bisectCenter, line, scaleLinear } from 'd3';
 import { useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
+import { drawnPoints } from './drawnPoints.js';
 import { useWidth } from '../../ui/useWidth.js';
 
 interface Curve {
@@ -50,7 +51,7 @@ export function EchoChart({ summary, totalM, places, measured, predicted, chosen
   const path = ({ distanceM, magnitude }: Curve): string =>
     line<number>()
       .x((k) => x(distanceM[k]))
-      .y((k) => y(db(magnitude[k])))(Array.from(distanceM, (_, k) => k)) ?? '';
+      .y((k) => y(db(magnitude[k])))(drawnPoints(magnitude, (k) => x(distanceM[k]))) ?? '';
   const metres = (value: number): string => formatLength(value, { system: units });
   const move = (event: PointerEvent<SVGSVGElement>): void =>
     setAt(bisectCenter(Array.from(measured.distanceM), x.invert(event.nativeEvent.offsetX)));

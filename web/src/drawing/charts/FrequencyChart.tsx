@@ -1,6 +1,7 @@
 import { formatFrequency, type Band } from '@kobran/core';
 import { bisectCenter, line, scaleLinear, scaleLog } from 'd3';
 import { useId, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { drawnPoints } from './drawnPoints.js';
 import { useWidth } from '../../ui/useWidth.js';
 
 export interface Series {
@@ -165,7 +166,7 @@ export function FrequencyChart({
                 line<number>()
                   .defined((k) => Number.isFinite(values[k]))
                   .x((k) => x(hz[k]))
-                  .y((k) => y(values[k]))(hz.map((_, k) => k)) ?? ''
+                  .y((k) => y(values[k]))(drawnPoints(values, (k) => x(hz[k]))) ?? ''
               }
               fill="none"
               stroke={colour[tone]}
