@@ -1,4 +1,5 @@
 import type { RunDocument } from '@kobran/contract';
+import { X509Certificate } from 'node:crypto';
 import type { BrowserContext, Page } from '@playwright/test';
 import { expectClean } from './accessible.js';
 import { alone, demo, expect, Kobran } from './server.js';
@@ -31,11 +32,14 @@ async function invited(page: Page, baseURL: string, name: string): Promise<strin
   await expectClean(page, 'crew');
   await page.getByLabel('Pass phrase').fill('copper tide lantern goat');
   await page.getByRole('button', { name: 'Make the first owner' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('One of the crew signs in');
   // The door opens by itself, without a new start.
   await expect(async () => {
     await page.reload();
     await expect(page.getByText('Phones and laptops come in at')).toBeVisible({ timeout: 2_000 });
   }).toPass();
+  const given = await page.request.get(`${baseURL}/api/crew/certificate`);
+  expect(new X509Certificate(await given.text()).checkHost('localhost')).toBe('localhost');
   await page.getByRole('button', { name: 'Invite somebody' }).click();
   await page.getByLabel('Name, as it signs').fill(name);
   await page.getByRole('button', { name: 'Make the invitation' }).click();

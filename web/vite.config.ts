@@ -58,6 +58,7 @@ const installable = VitePWA({
 const answerForm = createHash('sha256')
   .update(readFileSync(new URL('../core/dist/index.js', import.meta.url)))
   .update(readFileSync(new URL('../contract/dist/responses.d.ts', import.meta.url)))
+  .update(readFileSync(new URL('../contract/dist/crewResponses.d.ts', import.meta.url)))
   .digest('hex')
   .slice(0, 16);
 

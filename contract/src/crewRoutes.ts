@@ -1,5 +1,5 @@
 import type { CrewEntry, KeptLog } from '@kobran/core';
-import type { CrewDocument, InvitationFor, MadeCode, Me } from './responses.js';
+import type { CrewDocument, InvitationFor, MadeCode, Me } from './crewResponses.js';
 import { ask, get, keep, keepAt, make, remove } from './route.js';
 
 /** Requests about who may come in. */
@@ -19,6 +19,10 @@ export const crewRoutes = {
   readCrew: get<CrewDocument>()(
     '/api/crew',
     'Members, invitations, links and devices; of others only for owners',
+  ),
+  readCertificate: get<Blob>()(
+    '/api/crew/certificate',
+    'The certificate which Kobran made, for a device that shall trust it; no secret',
   ),
   makeOwner: ask<Me>()('/api/crew/owner', 'Make the first owner, at the machine itself', 'MakeOwner'),
   invite: make<MadeCode>()(

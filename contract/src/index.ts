@@ -38,14 +38,6 @@ export {
   CreateJob,
   CreateRun,
   GaugeSheetQuery,
-  ChangeMember,
-  ChangePhrase,
-  Invite,
-  Join,
-  MakeLink,
-  MakeOwner,
-  SignIn,
-  UseCode,
   Here,
   ImportShop,
   InspectionsQuery,
@@ -66,6 +58,27 @@ export {
   calibrationSteps,
   type CalibrationStep,
 } from './requests.js';
+export {
+  ChangeMember,
+  ChangePhrase,
+  Invite,
+  Join,
+  MakeLink,
+  MakeOwner,
+  SignIn,
+  UseCode,
+} from './crewRequests.js';
+export type {
+  CrewDocument,
+  CrewDoor,
+  CustomerLink,
+  Invitation,
+  InvitationFor,
+  MadeCode,
+  Me,
+  Member,
+  SignedInDevice,
+} from './crewResponses.js';
 export { pathOf } from './route.js';
 export { traceOf } from './traceOf.js';
 export type { AnyRoute, InputOf, OutputOf, Route } from './route.js';
@@ -77,15 +90,6 @@ export type {
   BoardPage,
   BoardRow,
   BoardRun,
-  CrewDocument,
-  CrewDoor,
-  CustomerLink,
-  Invitation,
-  InvitationFor,
-  MadeCode,
-  Me,
-  Member,
-  SignedInDevice,
   Damaged,
   DeletedEntry,
   DeletedRun,

@@ -16,6 +16,7 @@ describe('who may ask what', () => {
     expect(those('anybody').toSorted()).toEqual([
       'join',
       'openLink',
+      'readCertificate',
       'readHealth',
       'readInvitation',
       'readMe',

@@ -16,6 +16,7 @@ const forAnybody: RouteName[] = [
   'readInvitation',
   'join',
   'openLink',
+  'readCertificate',
 ];
 
 /** What a customer sees of the one site of the link. */

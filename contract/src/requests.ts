@@ -1,10 +1,7 @@
 import 'reflect-metadata';
 import {
   labelForms,
-  memberRoles,
   type LabelForm,
-  type MemberRole,
-  MAX_PHRASE,
   MAX_IN_BATCH,
   farEnds,
   instrumentKinds,
@@ -38,7 +35,7 @@ import {
 
 import { BenchHands } from './documents/bench.js';
 import { Practice } from './documents/practice.js';
-import { MAX_KEPT_POINTS, MAX_LINK_DAYS } from './limits.js';
+import { MAX_KEPT_POINTS } from './limits.js';
 import { IsMoment, IsVersion } from './documents/kept.js';
 import { AreParts, AreSamples, IsPart } from './documents/parts.js';
 
@@ -299,61 +296,4 @@ export class BookCutting {
   pieces!: BookedPiece[];
   @IsString() @MaxLength(60) by!: string;
   @IsMoment() at!: string;
-}
-
-/** A name as the crew knows it: it signs what its owner does. */
-const IsName = (): PropertyDecorator => (target, key) => {
-  IsString()(target, key);
-  Length(1, 60)(target, key);
-  Matches(/^\S(.*\S)?$/u, { message: '$property begins and ends with a letter, not a blank' })(target, key);
-};
-
-/** What is typed at a sign-in may be any text; how long a new one has to be is said in core. */
-const IsPhrase = (): PropertyDecorator => (target, key) => {
-  IsString()(target, key);
-  Length(1, MAX_PHRASE)(target, key);
-};
-
-/** A code as it stands in a link or is typed from a screen; blanks, dashes and small letters are the typist’s. */
-const IsCode = (): PropertyDecorator => (target, key) => {
-  IsString()(target, key);
-  Length(1, 60)(target, key);
-};
-
-export class SignIn {
-  @IsName() name!: string;
-  @IsPhrase() phrase!: string;
-}
-
-/** The first owner, made at the machine itself. */
-export class MakeOwner extends SignIn {}
-
-export class UseCode {
-  @IsCode() code!: string;
-}
-
-/** Somebody takes up an invitation, under the name it was made for. */
-export class Join extends UseCode {
-  @IsPhrase() phrase!: string;
-}
-
-export class ChangePhrase {
-  @IsPhrase() old!: string;
-  @IsPhrase() phrase!: string;
-}
-
-export class Invite {
-  @IsName() name!: string;
-  @IsIn(memberRoles) role!: MemberRole;
-}
-
-export class ChangeMember {
-  @IsIn(memberRoles) role!: MemberRole;
-}
-
-/** A link for a customer: one site, to look at, for so many days. */
-export class MakeLink {
-  @IsUUID() jobId!: string;
-  @IsName() whom!: string;
-  @IsInt() @Min(1) @Max(MAX_LINK_DAYS) days!: number;
 }

@@ -10,6 +10,8 @@ import type {
   MakeOwner,
   SignIn,
   UseCode,
+} from './crewRequests.js';
+import type {
   AddTrace,
   BookCutting,
   CalibrateAnalyser,

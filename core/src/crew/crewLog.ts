@@ -52,7 +52,7 @@ const texts: Record<CrewEventKind, (about: string) => string> = {
   'sign-in refused': (about) => `was kept waiting after wrong pass phrases from ${about}`,
   'device signed out': (about) => `signed ${about} out`,
   'session presented twice': (about) =>
-    `was signed out on ${about}: its key was used from two places, so one of them had stolen it`,
+    `was signed out on ${about}: a key was used which it had given back, so somebody has a copy or it lost the newer one`,
   'link made': (about) => `made a link for ${about}`,
   'link withdrawn': (about) => `withdrew the link for ${about}`,
   'link opened': (about) => `opened the link on ${about}`,

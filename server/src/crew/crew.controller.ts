@@ -1,11 +1,11 @@
 import { ChangeMember, Invite, MakeLink, routes, type CrewDocument, type MadeCode } from '@kobran/contract';
 import { mayAs, type CrewEntry, type KeptLog } from '@kobran/core';
-import { Body, Controller, Inject, Param, ParseUUIDPipe } from '@nestjs/common';
-import { ApiTags } from '@nestjs/swagger';
+import { Body, Controller, Inject, Param, ParseUUIDPipe, StreamableFile } from '@nestjs/common';
+import { ApiProduces, ApiTags } from '@nestjs/swagger';
 import { toDataURL } from 'qrcode';
 import { CrewDoor } from './crewDoor.js';
-import { notFound } from '../errors/problem.js';
-import { Handles } from '../handles.js';
+import { notFound, problem } from '../errors/problem.js';
+import { Handles, HandlesFile } from '../handles.js';
 import { ByCaller, nameOf, roleOf, type Caller } from './caller.js';
 import { CrewLogService } from './crewLog.service.js';
 import { LinksService } from './links.service.js';
@@ -42,6 +42,23 @@ export class CrewController {
       links: await this.links.list(),
       devices: await this.sessions.devices(caller),
     };
+  }
+
+  @HandlesFile(routes.readCertificate)
+  @ApiProduces('application/x-x509-ca-cert')
+  certificate(): StreamableFile {
+    const pem = this.door.certificate();
+    if (pem === undefined)
+      throw problem(404, {
+        code: 'certificate.none',
+        message: 'Kobran made no certificate.',
+        where: 'path',
+        remedy: 'Where it has one of its own or stands behind a proxy, nothing has to be trusted by hand.',
+      });
+    return new StreamableFile(Buffer.from(pem), {
+      type: 'application/x-x509-ca-cert',
+      disposition: 'attachment; filename="kobran.crt"',
+    });
   }
 
   @Handles(routes.invite)

@@ -116,6 +116,33 @@ describe('the key of a device', () => {
     expect((await device.ask('get', '/api/jobs')).status).toBe(200); // Under way while it changed.
   });
 
+  it('changes once, however many requests are under way, and all of them are answered', async () => {
+    const device = someone();
+    await signIn(device);
+    const before = device.key;
+    await older('key_at', '13 hours', before);
+    const asked = Array.from({ length: 12 }, () =>
+      request(device.url).get('/api/jobs').set('Cookie', before),
+    );
+    const answers = await Promise.all(asked);
+    expect(answers.map(({ status }) => status)).toEqual(answers.map(() => 200));
+    const given = answers.flatMap((answer) => answer.get('Set-Cookie') ?? []);
+    expect(given).toHaveLength(1);
+    device.key = given[0].split(';')[0];
+    expect((await device.ask('get', '/api/jobs')).status).toBe(200);
+  });
+
+  it('signed out, a device hears no more of what others do', async () => {
+    const device = await joined('Ysella', 'installer');
+    const heard = await fetch(`${device.url}/api/changes`, { headers: { cookie: device.key } });
+    expect(heard.headers.get('content-type')).toContain('text/event-stream');
+    const id = (await crewOf(here())).devices.find(({ name }) => name === 'Ysella')?.id;
+    await here().ask('delete', `/api/crew/devices/${id}`);
+    // The server ends it: all of it is read, instead of waiting for ever.
+    await heard.text();
+    expect(answered(await device.ask('get', '/api/changes'))).toEqual([401, 'session.ended']);
+  });
+
   it('used from two places ends the session for both', async () => {
     const device = someone();
     await signIn(device);

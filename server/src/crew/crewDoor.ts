@@ -11,7 +11,7 @@ import { fingerprintOf, keptCertificate } from '../door/certificate.js';
 import { addressOf, type DoorConfig } from '../door/doorConfig.js';
 
 /** While there is no owner yet it is looked again so often, ms: one made at another server opens this door too. */
-const LOOK_AGAIN_MS = 3_000;
+const LOOK_AGAIN_MS = 1_000;
 /** Longer than a client keeps a connection it does not use. */
 const KEEP_ALIVE_MS = 65_000;
 
@@ -20,6 +20,7 @@ const KEEP_ALIVE_MS = 65_000;
 export class CrewDoor {
   private server: Server | undefined;
   private timer: NodeJS.Timeout | undefined;
+  private made: string | undefined;
   private now: DoorState;
 
   constructor(
@@ -31,6 +32,11 @@ export class CrewDoor {
 
   state(): DoorState {
     return this.now;
+  }
+
+  /** The certificate which Kobran made, as PEM; nothing where there is another or none. */
+  certificate(): string | undefined {
+    return this.made;
   }
 
   /** Opens it, now or as soon as the first owner has been made. @param tell something for who started Kobran */
@@ -72,7 +78,8 @@ export class CrewDoor {
     await once(server, 'listening');
     this.server = server;
     const address = addressOf(door, (server.address() as AddressInfo).port);
-    const fingerprint = encryption.kind === 'made' && keys ? fingerprintOf(keys.cert) : undefined;
+    if (encryption.kind === 'made' && keys) this.made = String(keys.cert);
+    const fingerprint = this.made === undefined ? undefined : fingerprintOf(this.made);
     this.now = { kind: 'open', address, ...(fingerprint === undefined ? {} : { fingerprint }) };
     tell(
       `The crew comes in at ${address}${fingerprint === undefined ? '' : `\nIts certificate has the fingerprint (SHA-256) ${fingerprint}`}`,

@@ -4,24 +4,24 @@ import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { call, messageOf } from '../../store/client.js';
 import { PhraseField } from '../../ui/PhraseField.js';
-import { useSending } from '../../ui/useSending.js';
+import { SentForm } from '../../ui/SentForm.js';
 
 /** Another pass phrase for who is signed in. */
 export function ChangePhrase(): ReactNode {
   const [old, setOld] = useState('');
   const [phrase, setPhrase] = useState('');
-  const { busy, problem, onSubmit } = useSending(async () => {
+  async function send(): Promise<void> {
     await call(routes.changePhrase, { body: { old, phrase } });
     setOld('');
     setPhrase('');
     toast.success('Changed. Your other devices are signed out.');
-  }, messageOf);
+  }
   return (
     <section className="mt-6" aria-labelledby="phrase">
       <h2 id="phrase" className="text-lg font-bold">
         Your pass phrase
       </h2>
-      <form className="mt-2 grid max-w-md gap-4" onSubmit={onSubmit}>
+      <SentForm label="Change it" isQuiet say={messageOf} send={send}>
         <PhraseField label="The one you have" value={old} onChange={setOld} />
         <PhraseField
           label="The new one"
@@ -30,17 +30,7 @@ export function ChangePhrase(): ReactNode {
           isNew
           hint={`${MIN_PHRASE} letters or more. Your other devices are signed out.`}
         />
-        {problem !== undefined && (
-          <p role="alert" className="text-stop">
-            {problem}
-          </p>
-        )}
-        <p>
-          <button className="button" disabled={busy}>
-            Change it
-          </button>
-        </p>
-      </form>
+      </SentForm>
     </section>
   );
 }

@@ -1,4 +1,4 @@
-import type { CrewDoor } from '@kobran/contract';
+import { pathOf, routes, type CrewDoor } from '@kobran/contract';
 import type { ReactNode } from 'react';
 
 /** May be broken behind each colon, and nowhere else. */
@@ -16,7 +16,11 @@ export function Door({ door }: { door: CrewDoor }): ReactNode {
           <p className="text-muted">
             Kobran made its own certificate, so browsers ask once. Go on only if they show this fingerprint
             (SHA-256):
-            <code className="figures block">{breakable(door.fingerprint)}</code>
+            <code className="figures block">{breakable(door.fingerprint)}</code>A phone that trusts{' '}
+            <a className="underline underline-offset-4" href={pathOf(routes.readCertificate)} download>
+              this certificate
+            </a>{' '}
+            asks no more, and keeps Kobran for work without a network.
           </p>
         )}
       </div>

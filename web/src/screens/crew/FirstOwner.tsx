@@ -6,7 +6,7 @@ import { useCameIn } from '../../store/me.js';
 import { NameField } from '../../ui/NameField.js';
 import { PhraseField } from '../../ui/PhraseField.js';
 import { usePreferences } from '../../ui/Preferences.js';
-import { useSending } from '../../ui/useSending.js';
+import { SentForm } from '../../ui/SentForm.js';
 import { Door } from './Door.js';
 
 /** Before there is a crew: what it is good for, and the first owner. */
@@ -15,10 +15,6 @@ export function FirstOwner({ door }: { door: CrewDoor }): ReactNode {
   const [name, setName] = useState(usual);
   const [phrase, setPhrase] = useState('');
   const cameIn = useCameIn();
-  const { busy, problem, onSubmit } = useSending(
-    async () => cameIn(await call(routes.makeOwner, { body: { name: name.trim(), phrase } })),
-    messageOf,
-  );
   return (
     <>
       <h1 className="text-xl font-bold">Nobody has to sign in yet</h1>
@@ -28,8 +24,12 @@ export function FirstOwner({ door }: { door: CrewDoor }): ReactNode {
         shut out. At this machine Kobran stays open as it is.
       </p>
       {door.kind === 'closed' && <Door door={door} />}
-      <form className="mt-4 grid max-w-md gap-4" onSubmit={onSubmit}>
-        <h2 className="text-lg font-bold">The first owner</h2>
+      <h2 className="mt-4 text-lg font-bold">The first owner</h2>
+      <SentForm
+        label="Make the first owner"
+        say={messageOf}
+        send={async () => cameIn(await call(routes.makeOwner, { body: { name: name.trim(), phrase } }))}
+      >
         <NameField label="Name" value={name} onChange={setName} autoComplete="username" />
         <PhraseField
           label="Pass phrase"
@@ -38,17 +38,7 @@ export function FirstOwner({ door }: { door: CrewDoor }): ReactNode {
           isNew
           hint={`Four or five words which do not belong together, ${MIN_PHRASE} letters or more.`}
         />
-        {problem !== undefined && (
-          <p role="alert" className="text-stop">
-            {problem}
-          </p>
-        )}
-        <p>
-          <button className="button button-primary" disabled={busy}>
-            {busy ? 'One moment…' : 'Make the first owner'}
-          </button>
-        </p>
-      </form>
+      </SentForm>
     </>
   );
 }

@@ -1,14 +1,13 @@
 import { routes, type MadeCode, type Member } from '@kobran/contract';
 import { memberRoles, type MemberRole } from '@kobran/core';
-import { useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { call, messageOf } from '../../store/client.js';
 import { Choice } from '../../ui/Choice.js';
 import { NameField } from '../../ui/NameField.js';
-import { useSending } from '../../ui/useSending.js';
+import { SentForm } from '../../ui/SentForm.js';
 import { Window } from '../../ui/Window.js';
 import { ShownOnce } from './ShownOnce.js';
-import { CREW, CREW_LOG } from './useCrewChange.js';
+import { useCrewAgain } from './useCrewChange.js';
 
 /** Makes an invitation, and shows it this once. */
 export function InviteWindow({
@@ -21,11 +20,11 @@ export function InviteWindow({
   const [name, setName] = useState(who.name);
   const [role, setRole] = useState<MemberRole>(who.role);
   const [made, setMade] = useState<MadeCode>();
-  const queries = useQueryClient();
-  const { busy, problem, onSubmit } = useSending(async () => {
+  const readAgain = useCrewAgain();
+  async function send(): Promise<void> {
     setMade(await call(routes.invite, { body: { name: name.trim(), role } }));
-    for (const queryKey of [CREW, CREW_LOG]) await queries.invalidateQueries({ queryKey });
-  }, messageOf);
+    await readAgain();
+  }
   const isKnown = who.name !== '';
   return (
     <Window
@@ -36,7 +35,7 @@ export function InviteWindow({
       {made ? (
         <ShownOnce made={made} what={`Give this to ${name.trim()}: it lets one person in.`} />
       ) : (
-        <form className="mt-3 grid gap-4" onSubmit={onSubmit}>
+        <SentForm label="Make the invitation" say={messageOf} send={send}>
           {isKnown ? (
             <p>Their devices stay signed in until the new phrase is set.</p>
           ) : (
@@ -54,17 +53,7 @@ export function InviteWindow({
               />
             </>
           )}
-          {problem !== undefined && (
-            <p role="alert" className="text-stop">
-              {problem}
-            </p>
-          )}
-          <p>
-            <button className="button button-primary" disabled={busy}>
-              Make the invitation
-            </button>
-          </p>
-        </form>
+        </SentForm>
       )}
     </Window>
   );

@@ -1,5 +1,4 @@
 import { routes, type CustomerLink, type MadeCode } from '@kobran/contract';
-import { useQueryClient } from '@tanstack/react-query';
 import { Link2 } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { call, messageOf } from '../../store/client.js';
@@ -7,10 +6,10 @@ import { useJobs } from '../../store/queries.js';
 import { Choice } from '../../ui/Choice.js';
 import { sayDay } from '../../ui/dates.js';
 import { NameField } from '../../ui/NameField.js';
-import { useSending } from '../../ui/useSending.js';
+import { SentForm } from '../../ui/SentForm.js';
 import { Window } from '../../ui/Window.js';
 import { ShownOnce } from './ShownOnce.js';
-import { CREW, CREW_LOG, useCrewChange } from './useCrewChange.js';
+import { useCrewAgain, useCrewChange } from './useCrewChange.js';
 
 /** Links by which customers look at one site. */
 export function Links({ links }: { links: readonly CustomerLink[] }): ReactNode {
@@ -74,17 +73,17 @@ function LinkWindow({
   const [jobId, setJobId] = useState(jobs[0].id);
   const [days, setDays] = useState('90');
   const [made, setMade] = useState<MadeCode>();
-  const queries = useQueryClient();
-  const { busy, problem, onSubmit } = useSending(async () => {
+  const readAgain = useCrewAgain();
+  async function send(): Promise<void> {
     setMade(await call(routes.makeLink, { body: { jobId, whom: whom.trim(), days: Number(days) } }));
-    for (const queryKey of [CREW, CREW_LOG]) await queries.invalidateQueries({ queryKey });
-  }, messageOf);
+    await readAgain();
+  }
   return (
     <Window title="A link for a customer" open onOpenChange={onClose}>
       {made ? (
         <ShownOnce made={made} what={`Send this to ${whom.trim()}.`} />
       ) : (
-        <form className="mt-3 grid gap-4" onSubmit={onSubmit}>
+        <SentForm label="Make the link" say={messageOf} send={send}>
           <NameField label="For whom" value={whom} onChange={setWhom} />
           <Choice
             label="Site"
@@ -93,17 +92,7 @@ function LinkWindow({
             onChange={setJobId}
           />
           <Choice label="Good for" value={days} options={lasting} onChange={setDays} />
-          {problem !== undefined && (
-            <p role="alert" className="text-stop">
-              {problem}
-            </p>
-          )}
-          <p>
-            <button className="button button-primary" disabled={busy}>
-              Make the link
-            </button>
-          </p>
-        </form>
+        </SentForm>
       )}
     </Window>
   );
