@@ -23,12 +23,16 @@ export function Entrance({
   children: ReactNode;
 }): ReactNode {
   const me = useMe();
-  const { signInAs } = usePreferences();
+  const { signInAs, set } = usePreferences();
   const { pathname } = useLocation();
   const queries = useQueryClient();
   const { keeper } = useDevice();
   const name = me?.kind === 'member' ? me.name : undefined;
-  useEffect(() => signInAs(name), [signInAs, name]);
+  useEffect(() => {
+    signInAs(name);
+    // What is entered before the next page knows who is signed in has their name too, not one that was typed here once.
+    if (name !== undefined) set({ name });
+  }, [signInAs, set, name]);
   useEffect(
     () =>
       onSignedOut((hasEnded) => {

@@ -4,7 +4,7 @@ import type { SiteRule } from './siteSnag.js';
 const newtons = (value: number): string =>
   `${value < 100 ? value.toFixed(0) : Math.round(value / 10) * 10} N`;
 
-/** The pull against what the cable takes. Capstan: any mechanics handbook. */
+/** The pull against what the cable takes. Round bends it grows by the capstan equation (Euler–Eytelwein). */
 export const pullTension: SiteRule = ({ ways }) =>
   ways.flatMap(({ way, pulls }) =>
     pulls.flatMap(({ cable, forward, backward, towards, limit }) => {
