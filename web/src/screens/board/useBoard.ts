@@ -6,8 +6,8 @@ import {
   type InfiniteData,
 } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { boardPages } from '../../store/queries.js';
+import { useAddress } from '../../ui/useAddress.js';
 
 /** What somebody looks for; it stands in the address, so that back leads back to it. */
 export type Wanted = Pick<BoardQuery, 'search' | 'stage' | 'problem' | 'due' | 'person' | 'job'>;
@@ -16,31 +16,18 @@ const names = ['search', 'stage', 'problem', 'due', 'person', 'job'] as const;
 
 /** What is asked for now, and how to ask for something else; an empty word asks for nothing. */
 export function useWanted(): [Wanted, (change: { [Name in keyof Wanted]?: string }) => void] {
-  const [params, setParams] = useSearchParams();
+  const [address, change] = useAddress();
   const wanted = useMemo(
     () =>
       Object.fromEntries(
         names.flatMap((name) => {
-          const value = params.get(name);
+          const value = address.get(name);
           return value ? [[name, value]] : [];
         }),
       ) as Wanted,
-    [params],
+    [address],
   );
-  return [
-    wanted,
-    (change) =>
-      setParams(
-        (before) => {
-          const after = new URLSearchParams(before);
-          for (const [name, value] of Object.entries(change))
-            if (value) after.set(name, value);
-            else after.delete(name);
-          return after;
-        },
-        { replace: true },
-      ),
-  ];
+  return [wanted, change];
 }
 
 /** Shows one job and nothing else; under no id all of them. */

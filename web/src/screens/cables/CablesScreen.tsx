@@ -11,7 +11,7 @@ import {
   type CableRow,
 } from '@kobran/core';
 import { useMemo, useState, type ReactNode } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { FrequencyChart, type Series } from '../../drawing/charts/FrequencyChart.js';
 import { usePreferences } from '../../ui/Preferences.js';
@@ -19,14 +19,15 @@ import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
 import { Choice } from '../../ui/Choice.js';
 import { FigureText } from '../../ui/FigureText.js';
+import { useAddress } from '../../ui/useAddress.js';
 
 /** All cables side by side for one assembly of the run: what each would do, and why not. */
 export function CablesScreen(): ReactNode {
   const { editor, id: runId } = useOpenRun();
-  const [search] = useSearchParams();
+  const [address] = useAddress();
   const assemblies = assembliesOf(editor.design);
   const piece =
-    assemblies.find(({ id }) => id === search.get('piece')) ??
+    assemblies.find(({ id }) => id === address.get('piece')) ??
     assemblies.toSorted((x, y) => y.lengthM - x.lengthM).at(0);
   if (piece) return <Chooser piece={piece} assemblies={assemblies} />;
   return (
@@ -45,7 +46,7 @@ function Chooser({ piece, assemblies }: { piece: Assembly; assemblies: readonly 
   const { editor, sheet, id: runId } = useOpenRun();
   const catalog = useCatalog();
   const navigate = useNavigate();
-  const [, setSearch] = useSearchParams();
+  const [, change] = useAddress();
   const { design } = editor;
   const choice = useMemo(() => cableChoice(design, piece, sheet, catalog), [design, piece, sheet, catalog]);
   const take = ({ cable, changed }: CableRow): void => {
@@ -72,7 +73,7 @@ function Chooser({ piece, assemblies }: { piece: Assembly; assemblies: readonly 
               value: id,
               label: `${label}, ${lengthM.toFixed(2)} m`,
             }))}
-            onChange={(id) => setSearch({ piece: id }, { replace: true })}
+            onChange={(id) => change({ piece: id })}
           />
         </div>
         <Link className="button" to={`/runs/${runId}/plan?at=${piece.id}`}>

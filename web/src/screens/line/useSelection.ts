@@ -1,6 +1,6 @@
 import { movePiece, removePiece, turnPiece } from '@kobran/core';
-import { useSearchParams } from 'react-router';
 import { useOpenRun } from '../../store/RunContext.js';
+import { useAddress } from '../../ui/useAddress.js';
 import { nextJoint, placeNamed, type Place } from './selection.js';
 
 /** The chosen place of the run: it lives in the address, so that a link leads to it. */
@@ -18,11 +18,10 @@ export interface Selection extends Omit<Place, 'index'> {
 
 export function useSelection(): Selection {
   const { sheet, editor } = useOpenRun();
-  const [search, setSearch] = useSearchParams();
-  const { index, ...place } = placeNamed(search.get('at') ?? undefined, sheet, editor.design);
+  const [address, change] = useAddress();
+  const { index, ...place } = placeNamed(address.get('at') ?? undefined, sheet, editor.design);
   const { id, piece } = place;
-  const show = (to: string | undefined): void =>
-    setSearch(to === undefined ? {} : { at: to }, { replace: true });
+  const show = (to: string | undefined): void => change({ at: to });
   const move = (pieceId: string, toIndex: number): void => {
     const changes = movePiece(editor.design, pieceId, toIndex);
     if (changes.length > 0) editor.change(changes);

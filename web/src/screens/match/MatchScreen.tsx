@@ -22,12 +22,12 @@ import {
   type Result,
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
-import { useSearchParams } from 'react-router';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
 import { Chips, Choice } from '../../ui/Choice.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 import { StagePage } from '../../ui/StagePage.js';
+import { useAddress } from '../../ui/useAddress.js';
 import { ChokePanel } from './ChokePanel.js';
 import { DeviceResult } from './DeviceResult.js';
 import { FrequencyField } from '../../ui/unitFields.js';
@@ -46,20 +46,15 @@ const isKind = (text: string | null): text is Kind => kinds.some(([kind]) => kin
 
 /** Devices made of cable: designed for this run’s antenna, drawn, cut, and looked at in their place. */
 export function MatchScreen(): ReactNode {
-  const [params, setParams] = useSearchParams();
-  const asked = params.get('kind');
+  const [address, change] = useAddress();
+  const asked = address.get('kind');
   const kind = isKind(asked) ? asked : 'quarter';
   return (
     <StagePage
       headline="Match and choke: devices made of cable"
       reason="Each is worked out for this run’s antenna, and looked at in its place: how well it matches, over which band, and what it costs."
     >
-      <Chips
-        legend="Which device"
-        value={kind}
-        options={kinds}
-        onChange={(to) => setParams({ kind: to }, { replace: true })}
-      />
+      <Chips legend="Which device" value={kind} options={kinds} onChange={(to) => change({ kind: to })} />
       <div className="mt-4">{kind === 'choke' ? <ChokePanel /> : <Match key={kind} kind={kind} />}</div>
     </StagePage>
   );
