@@ -45,5 +45,6 @@ export {
   swrFromReflection,
   totalLossDb,
 } from './reflection.js';
+export { rememberingCascade } from './remember.js';
 export { cascade, sweep, type Complex, type Complexes, type Response } from './response.js';
 export { loaded, scattering, type Scattering } from './scattering.js';

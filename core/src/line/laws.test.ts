@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cascade, scattering, sweep, SPEED_OF_LIGHT, type Element, type LineElement } from './index.js';
+import {
+  cascade,
+  rememberingCascade,
+  scattering,
+  sweep,
+  SPEED_OF_LIGHT,
+  type Element,
+  type LineElement,
+} from './index.js';
 
 const ohms = fc.double({ min: 5, max: 500, noNaN: true });
 const reactance = fc.double({ min: -300, max: 300, noNaN: true });
@@ -142,6 +150,45 @@ describe('the sweep in chunks', () => {
         }
       }),
     ));
+
+  // What is remembered of the cascade before must not be seen in this one.
+  it.each([
+    ['evenly spaced', (k: number) => 430e6 + k * 0.1e6],
+    ['in two bands', (k: number) => (k % 2 ? 144e6 : 430e6) + k * 1e3],
+  ])('one that remembers the last has the numbers of one that does not, %s', (_, hzOf) => {
+    const joint = fc.constantFrom<Element>(
+      { kind: 'contact', dbPerSqrtGhz: 0.05 },
+      { kind: 'shunt capacitance', farad: 1.5e-12 },
+      line({ lengthM: 0.02, z0Ohm: 75 }),
+    );
+    const cable = fc.integer({ min: 1, max: 40 }).map((m) => line({ lengthM: m, k1: 0.6, k2: 0.002 }));
+    const element = fc.oneof(joint, cable);
+    const edit = fc.record({
+      at: fc.nat(30),
+      instead: fc.array(element, { maxLength: 2 }),
+      count: fc.constantFrom(200, 201, 801, 20),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(element, { maxLength: 24 }),
+        fc.array(edit, { minLength: 1, maxLength: 5 }),
+        (start, edits) => {
+          const remembering = rememberingCascade();
+          edits.reduce((before, { at, instead, count }) => {
+            const after = before.toSpliced(at % (before.length + 1), 1, ...instead);
+            const hz = Float64Array.from({ length: count }, (_, k) => hzOf(k));
+            const load = { re: 70, im: 20 };
+            const ours = sweep(after, load, hz, 50, remembering);
+            const plain = sweep(after, load, hz);
+            for (const name of ['reflection', 'transmissionDb', 'heatLossDb'] as const)
+              ours[name].forEach((value, k) => expect(value).toBeCloseTo(plain[name][k], 9));
+            return after;
+          }, start);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
 
   it('a sweep of nothing is the load itself', () =>
     expect(sweep([], { re: 100, im: 0 }, Float64Array.of(1e6)).reflection[0]).toBeCloseTo(1 / 3, 12));

@@ -46,12 +46,14 @@ export function cascade(elements: readonly Element[], frequencyHz: number): Abcd
  * @param load load impedance, ohm; one for all frequencies or one for each
  * @param frequenciesHz frequencies, Hz, any spacing
  * @param referenceOhm impedance of the source and of the reflection
+ * @param over how the cascade is multiplied: one which remembers its last does less after a change
  */
 export function sweep(
   elements: readonly Element[],
   load: Complex | Complexes,
   frequenciesHz: Float64Array,
   referenceOhm = 50,
+  over = cascadeOver,
 ): Response {
   const count = frequenciesHz.length;
   const result: Response = {
@@ -61,7 +63,7 @@ export function sweep(
     heatLossDb: new Float64Array(count),
   };
   const at = loadAt(load);
-  cascadeOver(elements, frequenciesHz, (total, k) => terminate(total, at(k), referenceOhm, result, k));
+  over(elements, frequenciesHz, (total, k) => terminate(total, at(k), referenceOhm, result, k));
   return result;
 }
 

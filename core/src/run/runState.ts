@@ -1,3 +1,4 @@
+import type { rememberingCascade } from '../line/index.js';
 import type { Practice } from '../practice/index.js';
 import type { Facts } from './facts/kinds.js';
 
@@ -7,4 +8,6 @@ export interface RunState {
   practice: Practice;
   /** Frequencies of the sweep, default 201. */
   sweepPoints?: number;
+  /** How its elements are multiplied, default each time from the first: one that remembers does less after a change of one piece. */
+  cascade?: ReturnType<typeof rememberingCascade>;
 }

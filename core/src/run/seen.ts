@@ -41,11 +41,7 @@ function once<T>(work: () => T): () => T {
 }
 
 /** Lays a run out; what the waves do in it, what the bench should read and how it is sealed is worked out as far as it is looked at. */
-export function seenOf(
-  given: Design,
-  cool: Catalog,
-  { facts, practice }: Pick<RunState, 'facts' | 'practice'>,
-): Seen {
+export function seenOf(given: Design, cool: Catalog, { facts, practice, cascade }: RunState): Seen {
   const referenceOhm = referenceOhmOf(given);
   const looks = looksOf(given, referenceOhm);
   // Where the antenna’s curve is known, its SWR is the worst of it.
@@ -62,7 +58,8 @@ export function seenOf(
 
   const load = antennaLoad(design, referenceOhm);
   const elements = layout.elements.map(({ element }) => element);
-  const over = (f: Float64Array): Response => sweep(elements, loadImpedance(load, f), f, referenceOhm);
+  const over = (f: Float64Array): Response =>
+    sweep(elements, loadImpedance(load, f), f, referenceOhm, cascade);
   const atLooks = once(() => over(Float64Array.from(looks, ({ hz }) => hz)));
   const forwardW = receiveOnly ? 1 : service.powerW;
   const edges = once(() =>

@@ -1,6 +1,6 @@
 import type { JobDocument, RunDocument } from '@kobran/contract';
-import { checkReferences, defaultPractice, evaluate, type Design } from '@kobran/core';
-import { useEffect, useMemo, type ReactNode } from 'react';
+import { checkReferences, defaultPractice, evaluate, rememberingCascade, type Design } from '@kobran/core';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Outlet, useLocation, useParams } from 'react-router';
 import { messageOf, Unreachable } from '../store/client.js';
 import { useJob, useRun } from '../store/queries.js';
@@ -68,9 +68,10 @@ function OpenRunFrame({
   const editor = useRunEditor(document, draft, place);
   const { design } = editor;
   const catalog = useCatalog();
+  const [cascade] = useState(rememberingCascade);
   const sheet = useMemo(
-    () => evaluate(design, catalog, { facts, practice }),
-    [design, catalog, facts, practice],
+    () => evaluate(design, catalog, { facts, practice, cascade }),
+    [design, catalog, facts, practice, cascade],
   );
   const run = useMemo(
     () => ({
