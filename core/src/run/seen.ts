@@ -78,7 +78,7 @@ export function seenOf(given: Design, cool: Catalog, { facts, practice, cascade 
   const tube = once(() => (receiveOnly ? undefined : chooseTube(service.powerW, referenceOhm, antennaSwr)));
   const proofs = once(() => proofSheets(assemblies, cool, { facts, practice }, lowHz, topHz));
   const wraps = once(() =>
-    wrapSheets(layout, catalog, design, { facts, practice, proofs: proofs(), spans: route.spans }),
+    wrapSheets(layout, catalog, design, { facts, practice, proofs, spans: route.spans }),
   );
   const context: SnagContext = {
     design,

@@ -32,8 +32,15 @@ const mates = (a: Face, b: Face): boolean => mate(a, b).verdict === 'mates';
 
 /** Parts which fit this cable and mate with this face, the usual choice first. */
 export function partsToMeet(face: Face, cableId: string, catalog: Catalog, exposed = false): Part[] {
-  const meeting = [...catalog.parts.values()].filter((part) => mates(faceOf(part.face), face));
-  return partsFor(entry(catalog.cables, cableId), meeting, exposed);
+  const parts = [...catalog.parts.values()];
+  const meeting = new Set(
+    [...new Set(parts.map((part) => part.face))].filter((own) => mates(faceOf(own), face)),
+  );
+  return partsFor(
+    entry(catalog.cables, cableId),
+    parts.filter((part) => meeting.has(part.face)),
+    exposed,
+  );
 }
 
 /** What adapters must bear in this run at a joint. */

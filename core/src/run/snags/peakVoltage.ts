@@ -15,12 +15,26 @@ function highestV(edges: readonly Along[], fromM: number, toM: number): number {
   return highest;
 }
 
+/** What everything in the run bears, V peak. */
+const leastRatingV = ({ layout, catalog }: SnagContext): number =>
+  Math.min(
+    ...layout.joints.flatMap(({ left, right }) =>
+      [left, right].map(({ series }) => seriesById[series].peakVoltage),
+    ),
+    ...layout.pieces.map(({ piece }) =>
+      piece.kind === 'assembly' ? entry(catalog.cables, piece.cable).peakRfV : Infinity,
+    ),
+  );
+
 /** Places which are nearer are the same one, m. */
 const SAME_M = 1e-9;
 
 /** Voltage at a standing-wave maximum against the rating of the series and of the cable. Forward power. */
 export const peakVoltage: SnagRule = (context) => {
   const { layout, catalog, edges } = context;
+  const bearable = leastRatingV(context);
+  // As a rule the whole run bears the highest voltage in it, and no place has to be looked at.
+  if (edges.every(({ envelopeV }) => envelopeV.every((volts) => volts <= bearable))) return [];
   const joints = layout.joints.flatMap((joint): Finding[] => {
     const face =
       seriesById[joint.left.series].peakVoltage <= seriesById[joint.right.series].peakVoltage

@@ -112,7 +112,7 @@ export function proofSheets(
 export interface WrapState {
   facts: Facts;
   practice: Practice;
-  proofs: readonly ProofSheet[];
+  proofs: () => readonly ProofSheet[];
   spans: readonly ZoneSpan[];
 }
 
@@ -158,7 +158,7 @@ export function wrapSheets(
         ...seal,
         housing,
         torqueNm: torque ? Math.max(...torque) : undefined,
-        unproved: proofs
+        unproved: proofs()
           .filter((one) => beside.includes(one.pieceId) && !isProved(one))
           .map(({ name }) => name),
         dripLoop: loopBelow(first, catalog),
