@@ -2,6 +2,7 @@ import { readFact, type LoggedEnd, type LoggedTrim, type Damaged, type SignedDes
 import type { Design, Fact, FactKindId, FactOf, Facts, KeptLog } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { LRUCache } from 'lru-cache';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
 import { facts, jobs, revisions, runs } from '../database/schema.js';
@@ -10,26 +11,29 @@ import { apart, damageOf, type Stored } from '../store/stored.js';
 import { entryOf, type FactRow } from '../store/factRows.js';
 import { appendFacts, putRevisions, readLog } from './log.js';
 
+/** Entries which are known to be sound; of what was not asked for longest it is forgotten. About 20 MB. */
+const MOST_SOUND = 100_000;
+
 /** The facts of a run; what cannot be read is set aside. */
 export interface RunFacts {
   facts: Facts;
   damaged: Damaged[];
 }
 
-/** The rows of a run's facts as one column of the run, oldest first; nothing when there are none. */
+/** The rows of a run's facts as one column of the table of runs, oldest first; nothing when there are none. */
 export const factsOfRun = sql<FactRow[] | null>`(
   select json_agg(json_build_object('id', id, 'kind', kind, 'by', by, 'at', at, 'body', body) order by at, came)
-  from facts where run_id = ${runs.id})`;
+  from facts where run_id = runs.id)`;
 
 /** The database's own mark of the facts a run has: it differs after every change, whoever made it. */
 export const factsMark = sql<string>`(
-  select count(*) || '/' || coalesce(max(xmin::text::bigint), 0) from facts where run_id = ${runs.id})`;
+  select count(*) || '/' || coalesce(max(xmin::text::bigint), 0) from facts where run_id = runs.id)`;
 
 /** What was read and done, in every run. Facts are only ever added: a correction is a fact of its own. */
 @Injectable()
 export class FactsService {
-  /** Facts never change, so one that was read well once is not checked again. */
-  private readonly sound = new Set<string>();
+  /** Facts never change, so one that was read well is not checked again. */
+  private readonly sound = new LRUCache<string, true>({ max: MOST_SOUND });
 
   constructor(@Inject(DATABASE) private readonly db: Database) {}
 
@@ -78,16 +82,12 @@ export class FactsService {
 
   /** The facts of some runs, oldest first; what cannot be read is set aside. */
   async ofRuns(ids: readonly string[]): Promise<Map<string, RunFacts>> {
-    const found = new Map<string, Stored<Fact>[]>(ids.map((id) => [id, []]));
-    if (ids.length > 0) {
-      const rows = await this.db
-        .select()
-        .from(facts)
-        .where(inArray(facts.runId, [...ids]))
-        .orderBy(asc(facts.at), asc(facts.came));
-      for (const row of rows) found.get(row.runId)?.push(this.stored(row));
-    }
-    return new Map([...found].map(([id, all]) => [id, asFacts(all)]));
+    if (ids.length === 0) return new Map();
+    const rows = await this.db
+      .select({ id: runs.id, facts: factsOfRun })
+      .from(runs)
+      .where(inArray(runs.id, [...ids]));
+    return new Map(rows.map((row) => [row.id, this.ofRow(row.facts)]));
   }
 
   /** Those of {@link factsOfRun}. */
@@ -143,10 +143,10 @@ export class FactsService {
     const { id, kind } = row;
     const fact = entryOf(row);
     // Read well before, so it has the shape of its kind.
-    if (this.sound.has(id)) return { ok: true, value: fact };
+    if (this.sound.get(id)) return { ok: true, value: fact };
     const read = readFact(fact);
     if (!read.ok) return { ok: false, damaged: damageOf(`A fact (${kind})`, id, read.problems) };
-    this.sound.add(id);
+    this.sound.set(id, true);
     return { ok: true, value: read.fact };
   }
 }

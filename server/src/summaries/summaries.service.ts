@@ -1,7 +1,7 @@
 import { readPractice } from '@kobran/contract';
 import { defaultPractice, type Catalog } from '@kobran/core';
 import { Inject, Injectable, Logger, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import { setImmediate, setTimeout as pause } from 'node:timers/promises';
 import { Changes } from '../database/changes.js';
 import type { Database } from '../database/database.js';
@@ -12,6 +12,9 @@ import { ShopService } from '../shop/shop.service.js';
 import { placeOf } from '../sites/sites.service.js';
 import { markOf, stateOf } from './state.js';
 import { summaryRow, unreadable, type SummaryRow, type ToSummarise } from './summaryRow.js';
+
+/** A summary which is not of what stands, or none. */
+const isOld = (mark: string): SQL => sql`${runSummaries.of} is distinct from ${stateOf(mark)}`;
 
 /** Runs which are read and written at once. */
 const AT_ONCE = 20;
@@ -28,6 +31,10 @@ const FIRST_LOOK_MS = 1_500;
 export class SummariesService implements OnModuleInit, OnModuleDestroy {
   private readonly logger = new Logger('Summaries');
   private readonly told = new Set<string>();
+  /** Those of the lot that is made next, and the lots themselves. */
+  private readonly wanted = new Set<string>();
+  private next: Promise<void> | undefined;
+  private last: Promise<void> = Promise.resolve();
   private everything = true;
   private working: Promise<void> | undefined;
   private isOver = false;
@@ -71,9 +78,24 @@ export class SummariesService implements OnModuleInit, OnModuleDestroy {
     return this.everything ? this.countOfOld() : 0;
   }
 
-  /** Makes the summaries of these runs of what stands. */
-  async make(ids: readonly string[]): Promise<void> {
-    if (ids.length === 0) return;
+  /** Makes the summaries of these runs of what stands. Who asks while others are made has them made once, with all who ask meanwhile. */
+  make(ids: readonly string[]): Promise<void> {
+    if (ids.length === 0) return Promise.resolve();
+    for (const id of ids) this.wanted.add(id);
+    this.next ??= this.last = this.afterwards(this.last);
+    return this.next;
+  }
+
+  private async afterwards(before: Promise<void>): Promise<void> {
+    // Whoever waits for those before hears why they failed.
+    await before.catch(() => undefined);
+    const ids = [...this.wanted];
+    this.wanted.clear();
+    this.next = undefined;
+    await this.makeNow(ids);
+  }
+
+  private async makeNow(ids: readonly string[]): Promise<void> {
     const catalog = await this.shop.catalog();
     const rows: SummaryRow[] = [];
     for (const run of await this.read(ids, markOf(catalog))) {
@@ -206,25 +228,19 @@ export class SummariesService implements OnModuleInit, OnModuleDestroy {
       .innerJoin(jobs, eq(jobs.id, runs.jobId))
       .leftJoin(logs, eq(logs.runId, runs.id))
       .leftJoin(runSummaries, eq(runSummaries.runId, runs.id))
-      .where(
-        and(
-          isNull(runs.deletedAt),
-          isNull(jobs.deletedAt),
-          eq(jobs.arriving, false),
-          sql`${runSummaries.of} is distinct from ${stateOf(mark)}`,
-        ),
-      )
+      .where(and(isNull(runs.deletedAt), isNull(jobs.deletedAt), eq(jobs.arriving, false), isOld(mark)))
       .$dynamic();
   }
 
-  /** The state is read before what it is of: what comes between makes a summary too old, and never too new. */
+  /** Those of them which want it. The state is read before what it is of: what comes between makes a summary too old, and never too new. */
   private async read(ids: readonly string[], mark: string): Promise<ToSummarise[]> {
     const rows = await this.db
       .select({ id: runs.id, of: stateOf(mark), design: runs.design, jobId: runs.jobId })
       .from(runs)
       .innerJoin(jobs, eq(jobs.id, runs.jobId))
       .leftJoin(logs, eq(logs.runId, runs.id))
-      .where(inArray(runs.id, [...ids]));
+      .leftJoin(runSummaries, eq(runSummaries.runId, runs.id))
+      .where(and(inArray(runs.id, [...ids]), isOld(mark)));
     if (rows.length === 0) return [];
     const theirs = await this.db
       .select()
