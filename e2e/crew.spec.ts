@@ -105,6 +105,13 @@ crewed(
     await onPhone.goto(`${door}/device`);
     await expect(onPhone.getByText('1 of Joss: sent when Joss signs in on this device.')).toBeVisible();
     expect(await noteOf('boot was split')).toBeUndefined();
+    // If he never came back, somebody could look through it and decide; sent again it waits for him once more.
+    await onPhone.getByRole('button', { name: 'Set aside what Joss did' }).click();
+    await onPhone.getByRole('button', { name: '1 set aside' }).click();
+    await expect(onPhone.getByText('Joss did not sign in on this device again.')).toBeVisible();
+    await onPhone.getByRole('button', { name: 'Send again' }).click();
+    await onPhone.keyboard.press('Escape');
+    await expect(onPhone.getByText('1 of Joss: sent when Joss signs in on this device.')).toBeVisible();
     await onPhone.getByRole('button', { name: 'Tools' }).click();
     await onPhone.getByRole('menuitem', { name: 'Sign out Wenna' }).click();
 

@@ -6,6 +6,7 @@ import type {
   RunDocument,
   StoredTrace,
 } from '@kobran/contract';
+import { checkLog, type KeptLog } from '@kobran/core';
 import { execFile } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import {
@@ -115,23 +116,29 @@ describe('a backup', () => {
     ['0008', 9, ['facts']],
     ['0009', 10, ['facts']],
     ['0010', 11, ['facts']],
+    ['0013', 14, ['facts']],
   ] as const)('of an older Kobran (%s) is brought up to date', async (version, migrations, tables) => {
     const versions = fileURLToPath(new URL(`../database/versions/${version}.json`, import.meta.url));
     const rows = JSON.parse(readFileSync(versions, 'utf8')) as Record<string, Record<string, unknown>[]>;
     async function* lines(): AsyncIterable<Line> {
-      for (const table of ['jobs', 'runs', ...tables, 'traces', 'shop_entries', 'instruments'])
-        for (const row of rows[table]) yield await Promise.resolve({ table, row: JSON.stringify(row) });
+      for (const [table, all] of Object.entries(rows))
+        for (const row of all) yield await Promise.resolve({ table, row: JSON.stringify(row) });
     }
     const file = join(scratch, version);
     const madeAt = '2026-11-01T00:00:00.000Z';
     await writeBackup(file, { schema: BACKUP_SCHEMA, madeAt, migrations }, lines());
-    await send(readFileSync(file)).expect(200);
+    const sent = await send(readFileSync(file));
+    expect(sent.status, JSON.stringify(sent.body)).toBe(200);
     const [first] = rows.runs;
     const path = `/api/runs/${String(first.id)}`;
     const run = (await api().get(path).expect(200)).body as RunDocument;
     expect(run.design).toEqual(first.design);
     const before = tables.flatMap((table) => rows[table]).filter(({ run_id: of }) => of === first.id);
     expect(run.facts).toHaveLength(before.length);
+    // From 0011 on each entry is chained to the one before; what was written earlier is chained as it comes in.
+    const log = (await api().get(`${path}/log`).expect(200)).body as KeptLog;
+    expect(checkLog(log)).toMatchObject({ sound: true, entries: before.length });
+    expect(log.hashes).toHaveLength(before.length);
     const [trace] = rows.traces as { id: string; run_id: string; data: { s11?: object } }[];
     const read = (await api().get(`/api/runs/${trace.run_id}/traces/${trace.id}`).expect(200))
       .body as StoredTrace;

@@ -174,7 +174,7 @@ export function useDevice(): Device {
   return device;
 }
 
-export function useOutbox(): OutboxState & Pick<Outbox, 'retry' | 'discard'> {
+export function useOutbox(): OutboxState & Pick<Outbox, 'retry' | 'discard' | 'setAsideOf'> {
   const { outbox } = useDevice();
   const state = useSyncExternalStore(outbox.subscribe, outbox.snapshot);
   return useMemo(
@@ -182,6 +182,7 @@ export function useOutbox(): OutboxState & Pick<Outbox, 'retry' | 'discard'> {
       ...state,
       retry: (aside) => outbox.retry(aside),
       discard: (aside) => outbox.discard(aside),
+      setAsideOf: (by) => outbox.setAsideOf(by),
     }),
     [state, outbox],
   );

@@ -157,6 +157,30 @@ describe('facts on their way to the server', () => {
     expect(outbox.snapshot()).toEqual({ waiting: [], aside: [] });
   });
 
+  it('what waits for one who does not come back is set aside when asked, and what others did goes on waiting', async () => {
+    const { tab, server, clock } = world();
+    server.answer = () => ({ kind: 'failed' });
+    const outbox = await tab('one');
+    const of = (k: number, by: string) => {
+      const one = note(k);
+      return { ...one, body: { ...one.body, by } } as typeof one;
+    };
+    for (const one of [of(1, 'Joss'), of(2, 'Wenna'), of(3, 'Joss')]) await outbox.put(one);
+    await clock.pass(0);
+    await outbox.setAsideOf('Joss');
+    expect(outbox.snapshot().waiting.map(({ body }) => body.id)).toEqual([uuid(2)]);
+    expect(outbox.snapshot().aside.map(({ parcel }) => parcel?.body.id)).toEqual([uuid(1), uuid(3)]);
+
+    // Wenna takes one of them over; nothing of it is changed but who answers for it.
+    server.answer = ({ body }) =>
+      'by' in body && body.by === 'Wenna' ? { kind: 'done' } : { kind: 'failed' };
+    const [first] = outbox.snapshot().aside;
+    await outbox.retry({ ...first, parcel: of(1, 'Wenna') });
+    await clock.pass(10_000);
+    expect(server.kept).toEqual([uuid(1), uuid(2)]);
+    expect((await tab('again')).snapshot().aside.map(({ parcel }) => parcel?.body.id)).toEqual([uuid(3)]);
+  });
+
   it('one at which the server fails does not hold up those behind it, and is tried again', async () => {
     const { tab, server, clock } = world();
     server.answer = ({ body }) => ({ kind: body.id === uuid(1) ? 'failed' : 'done' });

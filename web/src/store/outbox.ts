@@ -124,6 +124,15 @@ export class Outbox {
     this.ports.tabs.tell(NEWS);
   }
 
+  /** Sets aside what waits for one who does not come back to this device, until somebody decides. */
+  async setAsideOf(by: string): Promise<void> {
+    for (const [key, parcel] of this.parcels)
+      if ('by' in parcel.body && parcel.body.by === by)
+        await this.moveAside(key, parcel, `${by} did not sign in on this device again.`);
+    await this.refresh();
+    this.ports.tabs.tell(NEWS);
+  }
+
   /** Offers what was set aside once more. */
   async retry({ key, parcel }: Aside): Promise<void> {
     if (parcel) await this.ports.keeper.put(outboxKey(parcel.body.at, parcel.body.id), parcel);
@@ -184,17 +193,24 @@ export class Outbox {
   private async settle(key: string, parcel: Parcel, delivery: Delivery): Promise<void> {
     if (delivery.kind === 'refused') {
       const { message, remedy } = delivery.problem;
-      await this.ports.keeper.put(asideKey(key), { parcel, why: `${message} ${remedy}` });
+      await this.moveAside(key, parcel, `${message} ${remedy}`);
       this.ports.warn(`The server refused an entry. It is set aside here. ${message} ${remedy}`);
     }
     const arrived = delivery.kind === 'done';
-    if (arrived) await this.ports.arrived(parcel.runId);
+    if (arrived) {
+      await this.ports.arrived(parcel.runId);
+      await this.ports.keeper.remove(key);
+    }
     this.unkept.delete(key);
-    await this.ports.keeper.remove(key);
     this.parcels.delete(key);
     this.changes += 1;
     this.show();
     this.ports.tabs.tell(arrived ? `${ARRIVED}${parcel.runId}` : NEWS);
+  }
+
+  private async moveAside(key: string, parcel: Parcel, why: string): Promise<void> {
+    await this.ports.keeper.put(asideKey(key), { parcel, why });
+    await this.ports.keeper.remove(key);
   }
 
   /** Looks at the store again. @returns whether that was possible: without the server its rules may not be at hand */

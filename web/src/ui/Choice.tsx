@@ -1,4 +1,5 @@
 import { useId, type ReactNode } from 'react';
+import { Labelled } from './Labelled.js';
 
 interface Option {
   value: string;
@@ -19,31 +20,23 @@ export function Choice({
   onChange: (value: string) => void;
   hint?: string;
 }): ReactNode {
-  const id = useId();
   return (
-    <div>
-      <label htmlFor={id} className="mb-1 block text-sm text-muted">
-        {label}
-      </label>
-      <select
-        id={id}
-        className="field"
-        value={value}
-        aria-describedby={hint ? `${id}-hint` : undefined}
-        onChange={({ target }) => onChange(target.value)}
-      >
-        {options.map((option) => (
-          <option key={option.value} value={option.value}>
-            {option.label}
-          </option>
-        ))}
-      </select>
-      {hint && (
-        <p id={`${id}-hint`} className="mt-1 text-sm text-muted">
-          {hint}
-        </p>
+    <Labelled label={label} hint={hint}>
+      {(control) => (
+        <select
+          {...control}
+          className="field"
+          value={value}
+          onChange={({ target }) => onChange(target.value)}
+        >
+          {options.map((option) => (
+            <option key={option.value} value={option.value}>
+              {option.label}
+            </option>
+          ))}
+        </select>
       )}
-    </div>
+    </Labelled>
   );
 }
 

@@ -1,4 +1,5 @@
-import { useId, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
+import { Labelled } from './Labelled.js';
 
 /** A name as somebody types it into a form. */
 export function NameField({
@@ -13,22 +14,20 @@ export function NameField({
   /** `username` where a password manager looks for it. */
   autoComplete?: string;
 }): ReactNode {
-  const id = useId();
   return (
-    <div>
-      <label htmlFor={id} className="mb-1 block text-sm text-muted">
-        {label}
-      </label>
-      <input
-        id={id}
-        className="field"
-        value={value}
-        required
-        maxLength={60}
-        autoComplete={autoComplete}
-        spellCheck={false}
-        onChange={({ target }) => onChange(target.value)}
-      />
-    </div>
+    <Labelled label={label}>
+      {(control) => (
+        <input
+          {...control}
+          className="field"
+          value={value}
+          required
+          maxLength={60}
+          autoComplete={autoComplete}
+          spellCheck={false}
+          onChange={({ target }) => onChange(target.value)}
+        />
+      )}
+    </Labelled>
   );
 }

@@ -1,5 +1,6 @@
 import { Eye, EyeOff } from 'lucide-react';
-import { useId, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
+import { Labelled } from './Labelled.js';
 
 /** A pass phrase, hidden until somebody wants to see what they type; a password manager may fill it in. */
 export function PhraseField({
@@ -16,42 +17,34 @@ export function PhraseField({
   isNew?: boolean;
   hint?: string;
 }): ReactNode {
-  const id = useId();
   const [isShown, setShown] = useState(false);
   return (
-    <div>
-      <label htmlFor={id} className="mb-1 block text-sm text-muted">
-        {label}
-      </label>
-      <div className="flex gap-2">
-        <input
-          id={id}
-          className="field min-w-0 flex-1"
-          type={isShown ? 'text' : 'password'}
-          autoComplete={isNew ? 'new-password' : 'current-password'}
-          autoCapitalize="none"
-          spellCheck={false}
-          required
-          maxLength={200}
-          value={value}
-          aria-describedby={hint ? `${id}-hint` : undefined}
-          onChange={({ target }) => onChange(target.value)}
-        />
-        <button
-          type="button"
-          className="button"
-          aria-label={isShown ? 'Hide what is typed' : 'Show what is typed'}
-          aria-pressed={isShown}
-          onClick={() => setShown(!isShown)}
-        >
-          {isShown ? <EyeOff size={18} aria-hidden /> : <Eye size={18} aria-hidden />}
-        </button>
-      </div>
-      {hint && (
-        <p id={`${id}-hint`} className="mt-1 text-sm text-muted">
-          {hint}
-        </p>
+    <Labelled label={label} hint={hint}>
+      {(control) => (
+        <div className="flex gap-2">
+          <input
+            {...control}
+            className="field min-w-0 flex-1"
+            type={isShown ? 'text' : 'password'}
+            autoComplete={isNew ? 'new-password' : 'current-password'}
+            autoCapitalize="none"
+            spellCheck={false}
+            required
+            maxLength={200}
+            value={value}
+            onChange={({ target }) => onChange(target.value)}
+          />
+          <button
+            type="button"
+            className="button"
+            aria-label={isShown ? 'Hide what is typed' : 'Show what is typed'}
+            aria-pressed={isShown}
+            onClick={() => setShown(!isShown)}
+          >
+            {isShown ? <EyeOff size={18} aria-hidden /> : <Eye size={18} aria-hidden />}
+          </button>
+        </div>
       )}
-    </div>
+    </Labelled>
   );
 }

@@ -1,5 +1,6 @@
 import { settledMarks, type Problem, type Result } from '@kobran/core';
-import { useId, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
+import { Labelled } from './Labelled.js';
 import { usePreferences } from './Preferences.js';
 
 interface Props<T> {
@@ -30,7 +31,6 @@ export function QuantityField<T = number>({
   hideLabel,
   placeholder,
 }: Props<T>): ReactNode {
-  const id = useId();
   const { numbers } = usePreferences();
   const [text, setText] = useState<string>();
   const [problem, setProblem] = useState<Problem>();
@@ -63,43 +63,39 @@ export function QuantityField<T = number>({
   }
 
   return (
-    <div>
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-1 block text-sm text-muted'}>
-        {label}
-      </label>
-      <input
-        id={id}
-        className="field figures"
-        autoComplete="off"
-        value={shown}
-        placeholder={placeholder}
-        aria-invalid={problem !== undefined}
-        aria-describedby={problem || hint ? `${id}-more` : undefined}
-        onChange={({ target }) => setText(target.value)}
-        onBlur={commit}
-        onKeyDown={({ key }) => {
-          if (key === 'Enter') commit();
-          if (key === 'Escape') revert();
-        }}
-      />
-      {problem?.choices && (
-        <p role="group" aria-label="Which is meant?" className="mt-1 flex flex-wrap gap-2">
-          {problem.choices.map((choice) => (
-            <button key={choice} type="button" className="button" onClick={() => take(choice)}>
-              {choice}
-            </button>
-          ))}
-        </p>
+    <Labelled
+      label={label}
+      hideLabel={hideLabel}
+      hint={hint}
+      problem={problem && `${problem.message} ${problem.remedy}`}
+    >
+      {(control) => (
+        <>
+          <input
+            {...control}
+            className="field figures"
+            autoComplete="off"
+            value={shown}
+            placeholder={placeholder}
+            aria-invalid={problem !== undefined}
+            onChange={({ target }) => setText(target.value)}
+            onBlur={commit}
+            onKeyDown={({ key }) => {
+              if (key === 'Enter') commit();
+              if (key === 'Escape') revert();
+            }}
+          />
+          {problem?.choices && (
+            <p role="group" aria-label="Which is meant?" className="mt-1 flex flex-wrap gap-2">
+              {problem.choices.map((choice) => (
+                <button key={choice} type="button" className="button" onClick={() => take(choice)}>
+                  {choice}
+                </button>
+              ))}
+            </p>
+          )}
+        </>
       )}
-      {(problem ?? hint) && (
-        <p
-          id={`${id}-more`}
-          role={problem ? 'alert' : undefined}
-          className={`mt-1 text-sm ${problem ? 'text-stop' : 'text-muted'}`}
-        >
-          {problem ? `${problem.message} ${problem.remedy}` : hint}
-        </p>
-      )}
-    </div>
+    </Labelled>
   );
 }

@@ -1,4 +1,5 @@
-import { useId, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
+import { Labelled } from './Labelled.js';
 
 /** A line of text, taken over when the field is left; an empty one falls back to what stood there. */
 export function TextField({
@@ -17,7 +18,6 @@ export function TextField({
   /** Offered while typing; anything else may be typed too. */
   suggestions?: readonly string[];
 }): ReactNode {
-  const id = useId();
   const [text, setText] = useState<string>();
   function commit(): void {
     if (text === undefined) return;
@@ -26,30 +26,31 @@ export function TextField({
     if ((trimmed !== '' || allowEmpty) && trimmed !== value) onChange(trimmed);
   }
   return (
-    <div>
-      <label htmlFor={id} className="mb-1 block text-sm text-muted">
-        {label}
-      </label>
-      <input
-        id={id}
-        className="field"
-        value={text ?? value}
-        maxLength={maxLength}
-        list={suggestions.length > 0 ? `${id}-list` : undefined}
-        onChange={({ target }) => setText(target.value)}
-        onBlur={commit}
-        onKeyDown={({ key }) => {
-          if (key === 'Enter') commit();
-          if (key === 'Escape') setText(undefined);
-        }}
-      />
-      {suggestions.length > 0 && (
-        <datalist id={`${id}-list`}>
-          {suggestions.map((one) => (
-            <option key={one} value={one} />
-          ))}
-        </datalist>
+    <Labelled label={label}>
+      {(control) => (
+        <>
+          <input
+            {...control}
+            className="field"
+            value={text ?? value}
+            maxLength={maxLength}
+            list={suggestions.length > 0 ? `${control.id}-list` : undefined}
+            onChange={({ target }) => setText(target.value)}
+            onBlur={commit}
+            onKeyDown={({ key }) => {
+              if (key === 'Enter') commit();
+              if (key === 'Escape') setText(undefined);
+            }}
+          />
+          {suggestions.length > 0 && (
+            <datalist id={`${control.id}-list`}>
+              {suggestions.map((one) => (
+                <option key={one} value={one} />
+              ))}
+            </datalist>
+          )}
+        </>
       )}
-    </div>
+    </Labelled>
   );
 }

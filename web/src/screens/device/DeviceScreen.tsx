@@ -42,7 +42,7 @@ export function DeviceScreen(): ReactNode {
 
 /** What others did on this device before they signed out waits for them. */
 function OthersWaiting(): ReactNode {
-  const { waiting } = useOutbox();
+  const { waiting, setAsideOf } = useOutbox();
   const { signedInAs } = usePreferences();
   const theirs = waiting.flatMap((one) => ('by' in one.body ? [one.body.by] : []));
   const names = [...new Set(theirs)].filter((by) => by !== '' && by !== signedInAs);
@@ -50,8 +50,16 @@ function OthersWaiting(): ReactNode {
   return (
     <ul className="mt-2">
       {names.map((name) => (
-        <li key={name} className="text-caution">
-          {theirs.filter((by) => by === name).length} of {name}: sent when {name} signs in on this device.
+        <li key={name} className="flex flex-wrap items-center gap-x-4 gap-y-2 py-1">
+          <span className="text-caution">
+            {theirs.filter((by) => by === name).length} of {name}: sent when {name} signs in on this device.
+          </span>
+          <button
+            className="button"
+            onClick={() => void setAsideOf(name).catch((error: unknown) => toast.error(messageOf(error)))}
+          >
+            Set aside<span className="sr-only"> what {name} did</span>
+          </button>
         </li>
       ))}
     </ul>
