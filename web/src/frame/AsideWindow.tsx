@@ -1,5 +1,6 @@
 import { factText } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { useOutbox } from '../store/Device.js';
 import type { Aside, Parcel } from '../store/outbox.js';
@@ -13,14 +14,14 @@ export function AsideWindow({ onOpenChange }: { onOpenChange: (open: boolean) =>
     <Window
       wide
       title="Set aside on this device"
-      description="The server refused these, or they cannot be read. They are kept here until you decide."
+      description="Refused by the server, not to be read, or of somebody who does not come back. Kept here until you decide."
       open
       onOpenChange={onOpenChange}
     >
       <ShopProvider>
         <ul className="mt-3 divide-y divide-rule border-y border-rule">
           {aside.map((one) => (
-            <Entry key={one.key} aside={one} />
+            <Entry key={one.key} aside={one} onLeave={() => onOpenChange(false)} />
           ))}
         </ul>
       </ShopProvider>
@@ -28,7 +29,7 @@ export function AsideWindow({ onOpenChange }: { onOpenChange: (open: boolean) =>
   );
 }
 
-function Entry({ aside }: { aside: Aside }): ReactNode {
+function Entry({ aside, onLeave }: { aside: Aside; onLeave: () => void }): ReactNode {
   const { retry, discard } = useOutbox();
   const [editing, setEditing] = useState(false);
   const complain = (error: unknown): void => void toast.error(String(error));
@@ -50,6 +51,11 @@ function Entry({ aside }: { aside: Aside }): ReactNode {
               </button>
             )}
           </>
+        )}
+        {aside.parcel && aside.parcel.kind !== 'picture' && (
+          <Link className="button" to={`/runs/${aside.parcel.runId}/handover`} onClick={onLeave}>
+            Its run
+          </Link>
         )}
         <a
           className="button"
@@ -115,5 +121,6 @@ function EntryText({ aside: { parcel, what } }: { aside: Aside }): ReactNode {
   if (parcel.kind === 'trace') return `Sweep ${parcel.body.name}`;
   if (parcel.kind === 'picture') return 'Photo';
   const { kind, by } = parcel.body;
-  return `${kind}: ${factText(parcel.body, catalog)}${by === '' ? '' : `, ${by}`}`;
+  const said = `${kind[0].toUpperCase()}${kind.slice(1)}: ${factText(parcel.body, catalog)}`;
+  return by === '' ? said : `${said}, by ${by}`;
 }

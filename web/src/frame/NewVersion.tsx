@@ -14,6 +14,7 @@ export function NewVersion(): null {
     if (!('serviceWorker' in navigator) || !import.meta.env.PROD) return;
     let timer: ReturnType<typeof setInterval> | undefined;
     void import('virtual:pwa-register').then(({ registerSW }) => {
+      let isWanted = false;
       const load = registerSW({
         onNeedRefresh: () =>
           void toast('A new version of Kobran is here.', {
@@ -21,8 +22,26 @@ export function NewVersion(): null {
             description: 'What you are doing is kept. Load it when it suits you.',
             duration: Infinity,
             closeButton: true,
-            action: { label: 'Load it', onClick: () => void load() },
+            action: {
+              label: 'Load it',
+              onClick: () => {
+                isWanted = true;
+                void load();
+              },
+            },
           }),
+        // Taken in another window: this one may be in the middle of a card.
+        onNeedReload: () => {
+          if (isWanted) location.reload();
+          else
+            toast('Another window has loaded the new version.', {
+              id: HERE,
+              description: 'What you are doing is kept. Load it here too when it suits you.',
+              duration: Infinity,
+              closeButton: true,
+              action: { label: 'Load it', onClick: () => location.reload() },
+            });
+        },
         onRegisteredSW: (_, registration) => {
           timer = setInterval(() => void registration?.update().catch(() => undefined), LOOK_MS);
         },

@@ -3,7 +3,8 @@ import { useEffect, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { TopBar } from '../../frame/TopBar.js';
 import { messageOf } from '../../store/client.js';
-import { useDevice, useOutbox, useWaitingCount } from '../../store/Device.js';
+import { useDevice, useOutbox } from '../../store/Device.js';
+import type { Parcel } from '../../store/outbox.js';
 import { ofThisDevice } from '../../store/keepAnswers.js';
 import { forgetAnswers } from '../../store/forgetAnswers.js';
 import { useJobs } from '../../store/queries.js';
@@ -14,7 +15,9 @@ import { useKeptSites } from './useKeptSites.js';
 
 /** What works on this device without a network, how much room it takes, and what waits to be sent. */
 export function DeviceScreen(): ReactNode {
-  const waiting = useWaitingCount();
+  const { waiting, aside } = useOutbox();
+  const { signedInAs } = usePreferences();
+  const mine = waiting.filter((one) => !isOfAnother(one, signedInAs));
   useEffect(() => {
     document.title = 'This device – Kobran';
   }, []);
@@ -22,15 +25,11 @@ export function DeviceScreen(): ReactNode {
     <div className="min-h-screen">
       <TopBar crumbs={[{ label: 'Board', to: '/' }, { label: 'This device' }]} />
       <main className="mx-auto max-w-4xl px-4 py-4">
-        <h1 className="text-xl font-bold">
-          {waiting === 0
-            ? 'Everything done here is at the server'
-            : `${waiting} ${waiting === 1 ? 'entry waits' : 'entries wait'} to be sent`}
-        </h1>
+        <h1 className="text-xl font-bold">{headline(waiting.length, aside.length)}</h1>
         <p className="mt-1 text-muted">
-          {waiting === 0
-            ? 'Without a network what you do is kept here, and sent once when the server answers.'
-            : 'They are kept here through reload and an empty battery, and go as soon as the server answers.'}
+          {mine.length > 0
+            ? 'Kept here through reload and an empty battery, and sent as soon as the server answers.'
+            : 'Without a network what you do is kept here, and sent once when the server answers.'}
         </p>
         <OthersWaiting />
         <SitesSection />
@@ -40,13 +39,27 @@ export function DeviceScreen(): ReactNode {
   );
 }
 
+const entries = (count: number): string => `${count} ${count === 1 ? 'entry' : 'entries'}`;
+
+function headline(waiting: number, aside: number): string {
+  if (waiting > 0) return `${entries(waiting)} ${waiting === 1 ? 'waits' : 'wait'} to be sent`;
+  if (aside > 0) return `${entries(aside)} ${aside === 1 ? 'is' : 'are'} set aside`;
+  return 'Everything done here is at the server';
+}
+
+/** Signed by somebody who is not signed in here now: it is sent when they are. */
+const isOfAnother = ({ body }: Parcel, signedInAs: string | undefined): boolean =>
+  signedInAs !== undefined && 'by' in body && body.by !== '' && body.by !== signedInAs;
+
 /** What others did on this device before they signed out waits for them. */
 function OthersWaiting(): ReactNode {
   const { waiting, setAsideOf } = useOutbox();
   const { signedInAs } = usePreferences();
-  const theirs = waiting.flatMap((one) => ('by' in one.body ? [one.body.by] : []));
-  const names = [...new Set(theirs)].filter((by) => by !== '' && by !== signedInAs);
-  if (signedInAs === undefined || names.length === 0) return null;
+  const theirs = waiting
+    .filter((one) => isOfAnother(one, signedInAs))
+    .flatMap(({ body }) => ('by' in body ? [body.by] : []));
+  const names = [...new Set(theirs)];
+  if (names.length === 0) return null;
   return (
     <ul className="mt-2">
       {names.map((name) => (
