@@ -41,6 +41,8 @@ async function invited(page: Page, baseURL: string, name: string): Promise<strin
   const given = await page.request.get(`${baseURL}/api/crew/certificate`);
   expect(new X509Certificate(await given.text()).checkHost('localhost')).toBe('localhost');
   await page.getByRole('button', { name: 'Invite somebody' }).click();
+  await page.getByLabel('Name, as it signs').fill('wenna');
+  await expect(page.getByRole('status').filter({ hasText: 'Wenna is of the crew' })).toBeVisible();
   await page.getByLabel('Name, as it signs').fill(name);
   await page.getByRole('button', { name: 'Make the invitation' }).click();
   await expect(page.getByRole('img', { name: 'The link as a QR code' })).toBeVisible();

@@ -1,5 +1,5 @@
 import type { ChangePhrase, Invitation, InvitationFor, Invite, Join, Member, SignIn } from '@kobran/contract';
-import { EMPTY_LOG, phraseProblem } from '@kobran/core';
+import { EMPTY_LOG, nameAsCompared, phraseProblem } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, eq, gt, isNull, sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
@@ -18,8 +18,6 @@ import { TriesService } from './tries.service.js';
 const DAY_MS = 24 * 3600 * 1000;
 /** An invitation is taken up on the day, or the one after the weekend. */
 const INVITATION_MS = 7 * DAY_MS;
-
-const keyOfName = (name: string): string => name.normalize('NFKC').toLowerCase();
 
 type MemberRow = typeof members.$inferSelect;
 
@@ -123,14 +121,14 @@ export class MembersService {
 
   async invitations(): Promise<Invitation[]> {
     const rows = await this.db.select().from(invitations).where(isOpen()).orderBy(asc(invitations.expiresAt));
-    const names = new Set((await this.list()).map(({ name }) => keyOfName(name)));
+    const names = new Set((await this.list()).map(({ name }) => nameAsCompared(name)));
     return rows.map(({ id, name, role, by, expiresAt }) => ({
       id,
       name,
       role,
       by,
       until: iso(expiresAt),
-      isForMember: names.has(keyOfName(name)),
+      isForMember: names.has(nameAsCompared(name)),
     }));
   }
 
@@ -172,7 +170,7 @@ export class MembersService {
       const [known] = await tx
         .update(members)
         .set({ phraseHash })
-        .where(and(eq(members.nameKey, keyOfName(row.name)), isNull(members.removedAt)))
+        .where(and(eq(members.nameKey, nameAsCompared(row.name)), isNull(members.removedAt)))
         .returning();
       return known ?? insertMember(tx, { name: row.name, role: row.role, phraseHash });
     });
@@ -233,7 +231,7 @@ export class MembersService {
     const [row] = await this.db
       .select()
       .from(members)
-      .where(and(eq(members.nameKey, keyOfName(name)), isNull(members.removedAt)));
+      .where(and(eq(members.nameKey, nameAsCompared(name)), isNull(members.removedAt)));
     return row;
   }
 }
@@ -247,7 +245,7 @@ async function insertMember(
 ): Promise<MemberRow> {
   const [row] = await tx
     .insert(members)
-    .values({ id: randomUUID(), name, nameKey: keyOfName(name), role, phraseHash })
+    .values({ id: randomUUID(), name, nameKey: nameAsCompared(name), role, phraseHash })
     .returning();
   return row;
 }

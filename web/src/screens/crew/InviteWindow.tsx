@@ -1,5 +1,5 @@
 import { routes, type MadeCode, type Member } from '@kobran/contract';
-import { memberRoles, type MemberRole } from '@kobran/core';
+import { memberRoles, nameAsCompared, type MemberRole } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { call, messageOf } from '../../store/client.js';
 import { Choice } from '../../ui/Choice.js';
@@ -12,9 +12,11 @@ import { useCrewAgain } from './useCrewChange.js';
 /** Makes an invitation, and shows it this once. */
 export function InviteWindow({
   who,
+  crew,
   onClose,
 }: {
   who: Pick<Member, 'name' | 'role'>;
+  crew: readonly Member[];
   onClose: () => void;
 }): ReactNode {
   const [name, setName] = useState(who.name);
@@ -26,6 +28,7 @@ export function InviteWindow({
     await readAgain();
   }
   const isKnown = who.name !== '';
+  const namesake = crew.find((one) => nameAsCompared(one.name) === nameAsCompared(name));
   return (
     <Window
       title={isKnown ? `A new pass phrase for ${who.name}` : 'Invite somebody'}
@@ -51,6 +54,12 @@ export function InviteWindow({
                 }))}
                 onChange={(value) => setRole(value as MemberRole)}
               />
+              {namesake && (
+                <p role="status" className="text-caution">
+                  {namesake.name} is of the crew: this gives {namesake.name} a new pass phrase. For another
+                  person add a second name, so that signatures differ.
+                </p>
+              )}
             </>
           )}
         </SentForm>

@@ -46,7 +46,7 @@ export function Members({
           <UserPlus size={18} aria-hidden /> Invite somebody
         </button>
       )}
-      {inviting && <InviteWindow who={inviting} onClose={() => setInviting(undefined)} />}
+      {inviting && <InviteWindow who={inviting} crew={members} onClose={() => setInviting(undefined)} />}
     </section>
   );
 }
