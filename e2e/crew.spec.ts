@@ -172,6 +172,14 @@ crewed(
     await expect(page.getByRole('button', { name: /Withdraw the link/ })).toBeHidden();
     await customer.reload();
     await expect(customer.getByRole('heading', { level: 1 })).toHaveText('Sign in');
+    // What is left of a link after it was copied by hand.
+    await customer.goto(`${door}/join#%`);
+    await expect(customer.getByRole('heading', { level: 1 })).toHaveText('Join the crew');
+    await customer.getByLabel('Code of the invitation').fill('100 % sure');
+    await customer.getByRole('button', { name: 'Go on' }).click();
+    await expect(customer.getByRole('alert')).toContainText('good for anything');
+    await customer.goto(`${link}%20%`);
+    await expect(customer.getByText('This link does not open')).toBeVisible();
     await context.close();
   },
 );

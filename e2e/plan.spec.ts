@@ -10,27 +10,27 @@ alone('the board shows each run, its worst snag and what to do next', async ({ p
   await expect(page.getByRole('link', { name: 'Data radio, cabinet to collinear' })).toBeHidden();
 });
 
-test('on a slow phone no letter is lost, in the middle of a word neither, and a button pressed on the way counts', async ({
-  page,
-  baseURL,
-}) => {
-  await page.goto(`${baseURL}/`);
-  const find = page.getByRole('searchbox', { name: 'Find a run' });
-  await find.fill('dipole');
-  const all = page.getByRole('button', { name: 'All runs' });
-  await expect(all).toBeVisible();
-  const browser = await page.context().newCDPSession(page);
-  await browser.send('Emulation.setCPUThrottlingRate', { rate: 6 });
-  await all.click();
-  await find.focus();
-  await page.keyboard.type('yai');
-  await page.keyboard.press('ArrowLeft');
-  await page.keyboard.type('g');
-  await expect(find).toHaveValue('yagi');
-  await expect(page.getByRole('link', { name: 'UHF link, hut to yagi' })).toBeVisible();
-  await expect(page.getByRole('link', { name: 'HF fall-back, bench to dipole' })).toBeHidden();
-  await expect(page).toHaveURL(/\?search=yagi$/);
-});
+alone(
+  'on a slow phone no letter is lost, in the middle of a word neither, and a button pressed on the way counts',
+  async ({ page, baseURL }) => {
+    await page.goto(`${baseURL}/`);
+    const find = page.getByRole('searchbox', { name: 'Find a run' });
+    await find.fill('dipole');
+    const all = page.getByRole('button', { name: 'All runs' });
+    await expect(all).toBeVisible();
+    const browser = await page.context().newCDPSession(page);
+    await browser.send('Emulation.setCPUThrottlingRate', { rate: 6 });
+    await all.click();
+    await find.focus();
+    await page.keyboard.type('yai');
+    await page.keyboard.press('ArrowLeft');
+    await page.keyboard.type('g');
+    await expect(find).toHaveValue('yagi');
+    await expect(page.getByRole('link', { name: 'UHF link, hut to yagi' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'HF fall-back, bench to dipole' })).toBeHidden();
+    await expect(page).toHaveURL(/\?search=yagi$/);
+  },
+);
 
 test('the reverse-polarity trap is found, mended with one key, undone and redone', async ({
   page,

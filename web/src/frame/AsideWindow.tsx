@@ -78,11 +78,23 @@ function Entry({ aside, onLeave }: { aside: Aside; onLeave: () => void }): React
 /** What makes an entry the one it is, and what a hand cannot put right, is not edited. */
 const FIXED = new Set(['id', 'kind', 'at']);
 
+const unitOf: Record<string, string> = { M: 'm', Mm: 'mm', Hz: 'Hz', W: 'W', Db: 'dB', Ohm: 'Ω', Kg: 'kg' };
+
+/** A field as a person reads it: `lengthM` is “Length, m”. */
+function fieldName(field: string): string {
+  if (field === 'by') return 'Signed by';
+  const [, name, unit] = /^(.+?)(Mm|M|Hz|W|Db|Ohm|Kg)?$/.exec(field) ?? ['', field];
+  const words = name.replaceAll(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+  return `${words[0].toUpperCase()}${words.slice(1)}${unit ? `, ${unitOf[unit]}` : ''}`;
+}
+
 /** The words and figures of an entry, to put right what the server refused. */
 function Fields({ parcel, onSave }: { parcel: Parcel; onSave: (parcel: Parcel) => void }): ReactNode {
   const fields = Object.entries(parcel.body).filter(
     (field): field is [string, string | number] =>
-      !FIXED.has(field[0]) && (typeof field[1] === 'string' || typeof field[1] === 'number'),
+      !FIXED.has(field[0]) &&
+      !field[0].endsWith('Id') &&
+      (typeof field[1] === 'string' || typeof field[1] === 'number'),
   );
   const [values, setValues] = useState(() => new Map(fields.map(([name, value]) => [name, String(value)])));
   return (
@@ -100,7 +112,7 @@ function Fields({ parcel, onSave }: { parcel: Parcel; onSave: (parcel: Parcel) =
     >
       {fields.map(([name, value]) => (
         <label key={name} className="grid gap-1">
-          <span className="text-sm text-muted">{name}</span>
+          <span className="text-sm text-muted">{fieldName(name)}</span>
           <input
             className="field"
             // A figure that is none would be kept as “over range”.

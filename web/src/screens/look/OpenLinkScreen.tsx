@@ -3,6 +3,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { call, messageOf } from '../../store/client.js';
 import { useCameIn } from '../../store/me.js';
+import { codeInAddress } from '../../ui/codeInAddress.js';
 import { Message } from '../../ui/Message.js';
 
 /** Where a customer’s link leads: the code behind the # is exchanged for a look at the site. */
@@ -18,7 +19,7 @@ export function OpenLinkScreen(): ReactNode {
     if (asked.current === hash) return;
     asked.current = hash;
     const come = async (): Promise<void> => {
-      await cameIn(await call(routes.openLink, { body: { code: decodeURIComponent(hash.slice(1)) || '-' } }));
+      await cameIn(await call(routes.openLink, { body: { code: codeInAddress(hash) || '-' } }));
       await navigate('/', { replace: true });
     };
     come().catch((error: unknown) => setProblem(messageOf(error)));

@@ -6,6 +6,7 @@ import { useLocation, useNavigate } from 'react-router';
 import { call, messageOf } from '../../store/client.js';
 import { ofThisDevice } from '../../store/keepAnswers.js';
 import { useCameIn } from '../../store/me.js';
+import { codeInAddress } from '../../ui/codeInAddress.js';
 import { NameField } from '../../ui/NameField.js';
 import { PhraseField } from '../../ui/PhraseField.js';
 import { SentForm } from '../../ui/SentForm.js';
@@ -14,7 +15,7 @@ import { EntrancePage } from './EntrancePage.js';
 /** Where an invitation leads: who it is for, and a pass phrase of one’s own. */
 export function JoinScreen(): ReactNode {
   const { hash } = useLocation();
-  const code = decodeURIComponent(hash.slice(1));
+  const code = codeInAddress(hash);
   // Asked once for each code, and not kept: it is a secret.
   const { data: invitation, error } = useQuery({
     queryKey: ['invitation', code],
