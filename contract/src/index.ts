@@ -1,11 +1,6 @@
 export { BenchHands, readBench } from './documents/bench.js';
-export {
-  catalogToCsv,
-  catalogToJson,
-  CATALOG_SCHEMA,
-  absentDimensions,
-  readCatalogFile,
-} from './documents/catalogFile.js';
+export { catalogToCsv, catalogToJson, CATALOG_SCHEMA, readCatalogFile } from './documents/catalogFile.js';
+export { absentDimensions } from './documents/catalogRows.js';
 export type { CatalogFile } from './documents/catalogFile.js';
 export { factRules } from './documents/facts.js';
 export { JOB_FILE_SCHEMA, JobFile, JobFileRun, TraceInFile, upgradeJobFile } from './documents/jobFile.js';

@@ -1,6 +1,7 @@
 import { formatFigure } from '../quantity/index.js';
 import type { Site, SiteSheet } from '../site/index.js';
-import { asBuiltRun, type BuiltRun, type ReportOptions } from './asBuilt.js';
+import { asBuiltRun } from './asBuilt.js';
+import type { BuiltRun, ReportOptions } from './asBuiltTables.js';
 import { inspectionsOf } from './inspections.js';
 import { groundDrawing } from './groundDrawing.js';
 import { planDrawing } from './planDrawing.js';

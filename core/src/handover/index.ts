@@ -1,4 +1,5 @@
-export { asBuiltRun, type BuiltRun, type ReportOptions } from './asBuilt.js';
+export { asBuiltRun } from './asBuilt.js';
+export type { BuiltRun, ReportOptions } from './asBuiltTables.js';
 export { asBuiltSite } from './asBuiltSite.js';
 export { birthEcho } from './birthEcho.js';
 export { heightDrawing } from './heightDrawing.js';

@@ -4,14 +4,12 @@ import {
   formatLength,
   lotOf,
   nextCut,
-  parseLength,
   resonanceOfDelay,
   trimGoalOf,
   trimReadings,
   velocityOfDoubts,
   wantedS,
   type Assembly,
-  type FarEnd,
   type Residual,
   type TrimAdvice,
   type TrimGoal,
@@ -23,15 +21,11 @@ import { call } from '../../store/client.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
-import { Choice } from '../../ui/Choice.js';
 import { soundResonance } from '../../ui/sound.js';
-import { QuantityField } from '../../ui/QuantityField.js';
 import { TextField } from '../../ui/TextField.js';
 import { LotHistory, LotVelocity } from './Lot.js';
+import { DoubtfulReading, Entry, Readings, type Read } from './TrimReadings.js';
 import { AnalyserReading } from './AnalyserReading.js';
-import { FrequencyField } from '../../ui/unitFields.js';
-
-const ORDERS = [1, 2, 3, 4, 5];
 
 /** A reading goes in, the next cut comes out; the lot remembers its true velocity factor. */
 export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
@@ -156,50 +150,6 @@ function TrimWork({
   );
 }
 
-/** A reading which cannot be of this piece: another resonance, a slip, or a cable that is not as it is named. */
-function DoubtfulReading({
-  reading,
-  order,
-  ownVelocity,
-  lotName,
-  onKeep,
-  onForget,
-}: {
-  reading: Read;
-  order: number | undefined;
-  ownVelocity: number | undefined;
-  lotName: string;
-  onKeep: (reading: Read, notAsNamed?: boolean) => void;
-  onForget: () => void;
-}): ReactNode {
-  const why =
-    ownVelocity === undefined
-      ? 'Read it again before anything is cut: a second reading which agrees says that the cable is not as it is named.'
-      : lotName === ''
-        ? 'This cable is not as it is named. Name its lot, and the lot is taken as it was read.'
-        : 'This cable is not as it is named.';
-  return (
-    <>
-      <p className="mt-2 flex flex-wrap items-center gap-3">
-        {order !== undefined && (
-          <button className="button button-primary" onClick={() => onKeep({ ...reading, order })}>
-            Yes, number {order}
-          </button>
-        )}
-        {ownVelocity !== undefined && lotName !== '' && (
-          <button className="button button-primary" onClick={() => onKeep(reading, true)}>
-            Both readings agree: take velocity factor {ownVelocity.toFixed(3)} for lot {lotName}
-          </button>
-        )}
-        <button className="button" onClick={onForget}>
-          Discard this reading: it was a slip
-        </button>
-      </p>
-      <p className="mt-1 text-sm text-muted">{why}</p>
-    </>
-  );
-}
-
 /** What to do next, in one sentence, with what is left. */
 function Advice({ advice }: { advice: TrimAdvice }): ReactNode {
   const { units } = usePreferences();
@@ -245,87 +195,5 @@ function Advice({ advice }: { advice: TrimAdvice }): ReactNode {
       <p className={`text-xl font-bold ${tone}`}>{head}</p>
       <p className="text-muted">{why}</p>
     </div>
-  );
-}
-
-interface Read {
-  lengthM: number;
-  frequencyHz: number;
-  far: FarEnd;
-  order: number;
-}
-
-function Entry({
-  askedM,
-  onRead,
-}: {
-  askedM: number | undefined;
-  onRead: (reading: Read) => void;
-}): ReactNode {
-  const { units } = usePreferences();
-  const [lengthM, setLengthM] = useState(askedM);
-  const [frequencyHz, setFrequencyHz] = useState<number>();
-  const [far, setFar] = useState<FarEnd>('open');
-  const [order, setOrder] = useState(1);
-  const ready = lengthM !== undefined && frequencyHz !== undefined;
-  return (
-    <div className="mt-3 grid items-end gap-3 sm:grid-cols-2 lg:grid-cols-5">
-      <QuantityField
-        label="Cable now, cut to cut"
-        value={lengthM}
-        format={(metres) => formatLength(metres, { system: units, digits: 3 })}
-        parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' })}
-        onChange={setLengthM}
-      />
-      <FrequencyField
-        label="Resonance read"
-        value={frequencyHz}
-        onChange={setFrequencyHz}
-        placeholder="26.05 MHz"
-      />
-      <Choice
-        label="Far end"
-        value={far}
-        options={[
-          { value: 'open', label: 'open' },
-          { value: 'shorted', label: 'shorted' },
-        ]}
-        onChange={(to) => setFar(to === 'shorted' ? 'shorted' : 'open')}
-      />
-      <Choice
-        label="Which one"
-        value={String(order)}
-        options={ORDERS.map((n) => ({ value: String(n), label: n === 1 ? 'the lowest' : `number ${n}` }))}
-        onChange={(to) => setOrder(Number(to))}
-      />
-      <button
-        className="button button-primary min-h-9"
-        disabled={!ready}
-        onClick={() => ready && onRead({ lengthM, frequencyHz, far, order })}
-      >
-        Next cut
-      </button>
-    </div>
-  );
-}
-
-function Readings({ readings }: { readings: readonly Read[] }): ReactNode {
-  const { units } = usePreferences();
-  if (readings.length === 0) return null;
-  return (
-    <details className="mt-3">
-      <summary className="cursor-pointer text-muted">
-        {readings.length} {readings.length === 1 ? 'reading' : 'readings'} of this piece
-      </summary>
-      <ol className="mt-1 list-decimal pl-6">
-        {readings.map(({ lengthM, frequencyHz, far, order }, k) => (
-          <li key={k} className="figures">
-            {formatLength(lengthM, { system: units, digits: 3 })}: {formatFrequency(frequencyHz)}, far end{' '}
-            {far}
-            {order === 1 ? '' : `, number ${order}`}
-          </li>
-        ))}
-      </ol>
-    </details>
   );
 }
