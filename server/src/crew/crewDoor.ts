@@ -14,6 +14,13 @@ import { addressOf, type DoorConfig } from '../door/doorConfig.js';
 const LOOK_AGAIN_MS = 1_000;
 /** Longer than a client keeps a connection it does not use. */
 const KEEP_ALIVE_MS = 65_000;
+/** So long a handshake, and what says which request comes, may take: a phone on a hill needs seconds; who holds a connection open only to hold it is cut off. */
+const BEGIN_MS = 20_000;
+const LOOK_FOR_SLOW_MS = 5_000;
+/** And the whole of it: the largest job by the slowest network. Nothing of it is read from who may not send it. */
+const WHOLE_MS = 3_600_000;
+/** More than all windows of a crew hold open at once. */
+const MOST_CONNECTIONS = 2_000;
 
 /** The door of the crew: open only where it is wanted, encrypted, and there is somebody who says who may come in. */
 @Injectable()
@@ -70,10 +77,19 @@ export class CrewDoor {
         : encryption.kind === 'files'
           ? encryption
           : undefined;
+    const limits = {
+      keepAliveTimeout: KEEP_ALIVE_MS,
+      headersTimeout: BEGIN_MS,
+      requestTimeout: WHOLE_MS,
+      connectionsCheckingInterval: LOOK_FOR_SLOW_MS,
+    };
     const server = keys
-      ? createEncrypted({ cert: keys.cert, key: keys.key, minVersion: 'TLSv1.2' }, answer)
-      : createPlain(answer);
-    server.keepAliveTimeout = KEEP_ALIVE_MS;
+      ? createEncrypted(
+          { ...limits, cert: keys.cert, key: keys.key, minVersion: 'TLSv1.2', handshakeTimeout: BEGIN_MS },
+          answer,
+        )
+      : createPlain(limits, answer);
+    server.maxConnections = MOST_CONNECTIONS;
     server.listen({ host, port: door.port });
     await once(server, 'listening');
     this.server = server;
