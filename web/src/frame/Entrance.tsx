@@ -6,6 +6,21 @@ import { useDevice } from '../store/Device.js';
 import { askMe, forget, useMe } from '../store/me.js';
 import { usePreferences } from '../ui/Preferences.js';
 
+/**
+ * Every question that is under way is refused when a device was signed out, and each refusal says so. Begun anew for each of them, asking who is
+ * signed in would never come to its answer.
+ */
+function oneAtATime(act: () => Promise<void>): () => void {
+  let isUnderWay = false;
+  return () => {
+    if (isUnderWay) return;
+    isUnderWay = true;
+    void act().finally(() => {
+      isUnderWay = false;
+    });
+  };
+}
+
 /** Links which lead in. */
 const WAYS_IN = new Set(['/join', '/look']);
 
@@ -33,15 +48,15 @@ export function Entrance({
     // What is entered before the next page knows who is signed in has their name too, not one that was typed here once.
     if (name !== undefined) set({ name });
   }, [signInAs, set, name]);
-  useEffect(
-    () =>
-      onSignedOut((hasEnded) => {
-        // Signed out from elsewhere, the device may be in other hands.
-        if (hasEnded) void forget(queries, keeper);
-        void askMe(queries);
-      }),
-    [queries, keeper],
-  );
+  useEffect(() => {
+    const forgetAll = oneAtATime(() => forget(queries, keeper));
+    const ask = oneAtATime(() => askMe(queries));
+    return onSignedOut((hasEnded) => {
+      // Signed out from elsewhere, the device may be in other hands.
+      if (hasEnded) forgetAll();
+      ask();
+    });
+  }, [queries, keeper]);
   if (WAYS_IN.has(pathname)) return children;
   if (me?.kind === 'out') return <SignIn />;
   if (me?.kind === 'viewer') return <Look />;

@@ -53,6 +53,7 @@ export async function call<R extends AnyRoute>(route: R, ...[input]: ArgumentsOf
   const given = (input ?? {}) as Record<string, unknown>;
   const { body } = given;
   let response: Response;
+  let text: string;
   try {
     response = await fetch(pathOf(route, given), {
       method: route.method,
@@ -64,10 +65,11 @@ export async function call<R extends AnyRoute>(route: R, ...[input]: ArgumentsOf
             body: typeof body === 'string' ? body : JSON.stringify(body),
           }),
     });
+    text = await response.text();
   } catch {
-    throw new Unreachable(); // fetch fails only for the network, the time limit or a server that is gone.
+    throw new Unreachable(); // Both fail only for the network, the time limit or a server that is gone, on the way too.
   }
-  return read(response.status, await response.text()) as OutputOf<R>;
+  return read(response.status, text) as OutputOf<R>;
 }
 
 /**
