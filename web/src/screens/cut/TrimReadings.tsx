@@ -1,9 +1,9 @@
-import { formatFrequency, formatLength, parseLength, type FarEnd } from '@kobran/core';
+import { formatFrequency, formatLength, type FarEnd } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
 import { Choice } from '../../ui/Choice.js';
-import { QuantityField } from '../../ui/QuantityField.js';
 import { FrequencyField } from '../../ui/unitFields.js';
+import { RunLengthField } from '../../ui/LengthField.js';
 
 const ORDERS = [1, 2, 3, 4, 5];
 
@@ -23,7 +23,6 @@ export function Entry({
   askedM: number | undefined;
   onRead: (reading: Read) => void;
 }): ReactNode {
-  const { units } = usePreferences();
   const [lengthM, setLengthM] = useState(askedM);
   const [frequencyHz, setFrequencyHz] = useState<number>();
   const [far, setFar] = useState<FarEnd>('open');
@@ -31,13 +30,7 @@ export function Entry({
   const ready = lengthM !== undefined && frequencyHz !== undefined;
   return (
     <div className="mt-3 grid items-end gap-3 sm:grid-cols-2 lg:grid-cols-5">
-      <QuantityField
-        label="Cable now, cut to cut"
-        value={lengthM}
-        format={(metres) => formatLength(metres, { system: units, digits: 3 })}
-        parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' })}
-        onChange={setLengthM}
-      />
+      <RunLengthField label="Cable now, cut to cut" valueM={lengthM} digits={3} onChange={setLengthM} />
       <FrequencyField
         label="Resonance read"
         value={frequencyHz}

@@ -3,10 +3,8 @@ import {
   entry,
   faceName,
   faceOf,
-  formatLength,
   gasTubeVolts,
   parseCount,
-  parseLength,
   partsFor,
   turnPiece,
   type AdapterPiece,
@@ -20,7 +18,6 @@ import {
 import { ArrowLeftRight, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
 import { Choice } from '../../ui/Choice.js';
@@ -28,6 +25,7 @@ import { FigureText } from '../../ui/FigureText.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 import { TextField } from '../../ui/TextField.js';
 import { Spots } from './Spots.js';
+import { RunLengthField } from '../../ui/LengthField.js';
 
 /** What a piece is, and everything of it that can be changed. */
 export function PieceInspector({
@@ -92,7 +90,6 @@ function partOptions(cable: Cable, fitted: string, catalog: Catalog): { value: s
 }
 
 function AssemblyFields({ piece, set }: { piece: Assembly; set: (piece: AnyPiece) => void }): ReactNode {
-  const { units } = usePreferences();
   const catalog = useCatalog();
   const cable = entry(catalog.cables, piece.cable);
   const cableOptions = [...catalog.cables.values()].map(({ id, name, jacketMm }) => ({
@@ -114,11 +111,9 @@ function AssemblyFields({ piece, set }: { piece: Assembly; set: (piece: AnyPiece
         onChange={(id) => set({ ...piece, cable: id })}
         hint={`${cable.impedanceOhm} ohm, VF ${cable.velocityFactor}, ${cable.jacket} jacket`}
       />
-      <QuantityField
+      <RunLengthField
         label="Finished length"
-        value={piece.lengthM}
-        format={(metres) => formatLength(metres, { system: units })}
-        parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' })}
+        valueM={piece.lengthM}
         onChange={(lengthM) => set({ ...piece, lengthM })}
       />
       <QuantityField

@@ -1,10 +1,8 @@
 import {
   faceOf,
   formatDecibels,
-  formatLength,
   legKindIn,
   parseDecibels,
-  parseLength,
   zones,
   type Leg,
   type RunWish,
@@ -16,12 +14,12 @@ import { DutyField } from '../../frame/DutyField.js';
 import { KnownPorts } from '../../frame/KnownPorts.js';
 import { Choice } from '../../ui/Choice.js';
 import { faceOptions } from '../../ui/faceOptions.js';
-import { usePreferences } from '../../ui/Preferences.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 import { SwrField } from '../../ui/SwrField.js';
 import { TextField } from '../../ui/TextField.js';
 import { Tick } from '../../ui/Tick.js';
 import { FrequencyField, PowerField } from '../../ui/unitFields.js';
+import { RunLengthField } from '../../ui/LengthField.js';
 
 interface Part {
   wish: RunWish;
@@ -112,21 +110,12 @@ const inZone = (zone: Zone, { kind }: Leg): Pick<Leg, 'zone' | 'kind'> => ({
 const dryOf = (leg: Leg, outside: string): Leg => (outside === 'dry' ? { ...leg, slackM: 0 } : leg);
 
 function Between({ wish, set }: Part): ReactNode {
-  const { units } = usePreferences();
   const [{ lowHz, highHz }] = wish.service.bands;
   const [inside, outside] = wish.legs;
   const service = (change: Partial<RunWish['service']>): void =>
     set({ service: { ...wish.service, ...change } });
   const leg = (k: number, change: Partial<Leg>): void =>
     set({ legs: wish.legs.map((old, at) => (at === k ? { ...old, ...change } : old)) });
-  const length = {
-    format: (metres: number) => formatLength(metres, { system: units }),
-    parse: (text: string) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' }),
-  };
-  const slack = {
-    ...length,
-    parse: (text: string) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft', allowZero: true }),
-  };
   const receives = wish.service.powerW === 0;
   return (
     <Section id="port-between" title="Between them">
@@ -158,28 +147,22 @@ function Between({ wish, set }: Part): ReactNode {
       </div>
       {!receives && <DutyField duty={wish.service.duty} onChange={(duty) => service({ duty })} />}
       <div className="grid grid-cols-2 gap-x-3 gap-y-2.5">
-        <QuantityField
-          label="Inside"
-          value={inside.lengthM}
-          {...length}
-          onChange={(lengthM) => leg(0, { lengthM })}
-        />
-        <QuantityField
+        <RunLengthField label="Inside" valueM={inside.lengthM} onChange={(lengthM) => leg(0, { lengthM })} />
+        <RunLengthField
           label="Slack inside"
-          value={inside.slackM}
-          {...slack}
+          valueM={inside.slackM}
+          allowZero
           onChange={(slackM) => leg(0, { slackM })}
         />
-        <QuantityField
+        <RunLengthField
           label="Outside"
-          value={outside.lengthM}
-          {...length}
+          valueM={outside.lengthM}
           onChange={(lengthM) => leg(1, { lengthM })}
         />
-        <QuantityField
+        <RunLengthField
           label="Slack outside"
-          value={outside.slackM}
-          {...slack}
+          valueM={outside.slackM}
+          allowZero
           onChange={(slackM) => leg(1, { slackM })}
         />
         <Choice

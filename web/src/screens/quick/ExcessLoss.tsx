@@ -4,7 +4,6 @@ import {
   formatFrequency,
   formatLength,
   lossReadOf,
-  parseLength,
   powerDetective,
   type Cable,
   type ExcessKind,
@@ -15,9 +14,9 @@ import { useState, type ReactNode } from 'react';
 import { useCatalog } from '../../store/Shop.js';
 import { Choice } from '../../ui/Choice.js';
 import { usePreferences } from '../../ui/Preferences.js';
-import { QuantityField } from '../../ui/QuantityField.js';
 import { Caution } from '../../ui/StagePage.js';
 import { FrequencyField, PowerField } from '../../ui/unitFields.js';
+import { RunLengthField } from '../../ui/LengthField.js';
 
 interface Reading {
   frequencyHz?: number;
@@ -63,11 +62,9 @@ export function ExcessLoss(): ReactNode {
             options={[...cables.values()].map(({ id, name }) => ({ value: id, label: name }))}
             onChange={setCable}
           />
-          <QuantityField
+          <RunLengthField
             label="Its length"
-            value={lengthM}
-            format={(metres) => formatLength(metres, { system: units })}
-            parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' })}
+            valueM={lengthM}
             placeholder={units === 'metric' ? '30 m' : '100 ft'}
             onChange={setLength}
           />

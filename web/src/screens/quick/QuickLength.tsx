@@ -1,4 +1,4 @@
-import { formatLength, parseElectrical, parseLength, quickLength, type ElectricalTarget } from '@kobran/core';
+import { formatLength, parseElectrical, quickLength, type ElectricalTarget } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { FigureText } from '../../ui/FigureText.js';
 import { usePreferences } from '../../ui/Preferences.js';
@@ -6,6 +6,7 @@ import { QuantityField } from '../../ui/QuantityField.js';
 import { Rows } from '../../ui/Rows.js';
 import { FrequencyField } from '../../ui/unitFields.js';
 import { CableOrVelocity, type Velocity } from './CableOrVelocity.js';
+import { RunLengthField } from '../../ui/LengthField.js';
 
 /** Frequency, electrical length and cable; the length to cut, by both constants. */
 export function QuickLength(): ReactNode {
@@ -34,11 +35,9 @@ export function QuickLength(): ReactNode {
         </div>
         <CableOrVelocity value={velocity} onChange={setVelocity} />
         <div className="sm:w-1/2 sm:pr-1.5">
-          <QuantityField
+          <RunLengthField
             label="Has to reach, in quarter waves"
-            value={reachM}
-            format={(metres) => formatLength(metres, { system: units })}
-            parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' })}
+            valueM={reachM}
             onChange={setReach}
             onClear={() => setReach(undefined)}
             placeholder={units === 'metric' ? '2.40 m' : '8 ft'}

@@ -5,7 +5,6 @@ import {
   formatFrequency,
   formatLength,
   metresOf,
-  parseLength,
   type CableCandidate,
   type CableEvidence,
   type Trace,
@@ -18,9 +17,8 @@ import { useCatalog } from '../../store/Shop.js';
 import { readTraceFile } from '../../store/useTraces.js';
 import { Choice } from '../../ui/Choice.js';
 import { FilePick } from '../../ui/FilePick.js';
-import { LengthField } from '../../ui/LengthField.js';
+import { LengthField, RunLengthField } from '../../ui/LengthField.js';
 import { usePreferences } from '../../ui/Preferences.js';
-import { QuantityField } from '../../ui/QuantityField.js';
 import { Rows } from '../../ui/Rows.js';
 
 type Sweeps = Partial<Record<'open' | 'short', { name: string; trace: Trace }>>;
@@ -158,11 +156,9 @@ function Analyser({
         </p>
       )}
       <div className="mt-3 sm:w-1/2 sm:pr-1.5">
-        <QuantityField
+        <RunLengthField
           label="Its length, for the velocity factor"
-          value={lengthM}
-          format={(metres) => formatLength(metres, { system: units })}
-          parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' })}
+          valueM={lengthM}
           placeholder={units === 'metric' ? '12.40 m' : '40 ft'}
           onChange={onLength}
           onClear={() => onLength(undefined)}

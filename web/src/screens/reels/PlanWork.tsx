@@ -1,12 +1,10 @@
-import { aims, formatLength, parseLength, usualPlan, type Aim, type PieceToCut } from '@kobran/core';
+import { aims, usualPlan, type Aim, type PieceToCut } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import type { PlanNews } from '../../background/planWork.js';
 import type { useCuttingPlan } from '../../background/useCuttingPlan.js';
-import { usePreferences } from '../../ui/Preferences.js';
 import { useShop } from '../../store/Shop.js';
-import { LengthField } from '../../ui/LengthField.js';
+import { LengthField, RunLengthField } from '../../ui/LengthField.js';
 import { Choice } from '../../ui/Choice.js';
-import { QuantityField } from '../../ui/QuantityField.js';
 
 /** Time for the proof, s. */
 const LIMIT_S = 9;
@@ -20,7 +18,6 @@ export function PlanWork({
   solver: ReturnType<typeof useCuttingPlan>;
 }): ReactNode {
   const { catalog } = useShop();
-  const { units } = usePreferences();
   const [usefulM, setUseful] = useState(usualPlan.usefulM);
   const [buyM, setBuy] = useState(usualPlan.buyM);
   const [aim, setAim] = useState<Aim>('new cable');
@@ -32,13 +29,7 @@ export function PlanWork({
           <LengthField label="Shorter is scrap" valueM={usefulM} onChange={setUseful} />
         </div>
         <div className="w-44">
-          <QuantityField
-            label="A new reel holds"
-            value={buyM}
-            format={(metres) => formatLength(metres, { system: units, digits: 1 })}
-            parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' })}
-            onChange={setBuy}
-          />
+          <RunLengthField label="A new reel holds" valueM={buyM} digits={1} onChange={setBuy} />
         </div>
         <div className="w-56">
           <Choice

@@ -3,10 +3,10 @@ import { useState, type ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useShop } from '../../store/Shop.js';
 import { Choice } from '../../ui/Choice.js';
-import { QuantityField } from '../../ui/QuantityField.js';
 import { TextField } from '../../ui/TextField.js';
 import { Tick } from '../../ui/Tick.js';
 import { slugOf } from '../../store/slugOf.js';
+import { RunLengthField } from '../../ui/LengthField.js';
 
 /** Cable on the shelf: reels and what is left of them. */
 export function Shelf(): ReactNode {
@@ -128,11 +128,10 @@ function ReelForm({ reel, onDone }: { reel: Reel; onDone: () => void }): ReactNo
         onChange={(cable) => set({ cable })}
       />
       <TextField label="Lot" value={draft.lot} maxLength={40} allowEmpty onChange={(lot) => set({ lot })} />
-      <QuantityField
+      <RunLengthField
         label="Length"
-        value={draft.lengthM}
-        format={metres}
-        parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' })}
+        valueM={draft.lengthM}
+        digits={2}
         onChange={(lengthM) => set({ lengthM })}
       />
       <div className="sm:col-span-2">

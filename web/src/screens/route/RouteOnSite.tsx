@@ -2,7 +2,6 @@ import {
   findRoutes,
   formatFigure,
   formatLength,
-  parseLength,
   slackCauses,
   usualSlackM,
   wayLength,
@@ -19,8 +18,8 @@ import { useOpenRun } from '../../store/RunContext.js';
 import { Choice } from '../../ui/Choice.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { Menu } from '../../ui/Menu.js';
-import { QuantityField } from '../../ui/QuantityField.js';
 import { routeEnds } from './routeEnds.js';
+import { RunLengthField } from '../../ui/LengthField.js';
 
 /** The ways of the site a run lies in, with what it keeps in each of them. */
 export function RouteOnSite({
@@ -126,11 +125,10 @@ function StepRow({
       </div>
       {step.slack.map(({ cause, lengthM }) => (
         <div key={cause} className="flex w-36 items-end gap-1">
-          <QuantityField
+          <RunLengthField
             label={cause}
-            value={lengthM}
-            format={(metres) => formatLength(metres, { system: units })}
-            parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft', allowZero: true })}
+            valueM={lengthM}
+            allowZero
             onChange={(metres) => put(cause, metres)}
           />
           <button

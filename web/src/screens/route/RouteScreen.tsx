@@ -24,6 +24,7 @@ import { TextField } from '../../ui/TextField.js';
 import { DoneButton } from '../../frame/DoneButton.js';
 import { RouteOnSite } from './RouteOnSite.js';
 import { RouteStrip } from './RouteStrip.js';
+import { RunLengthField } from '../../ui/LengthField.js';
 
 /** Legs from the radio to the antenna: lengths, slack and zones follow from them. */
 export function RouteScreen(): ReactNode {
@@ -137,8 +138,6 @@ function LegRow({
   onMove: (by: 1 | -1) => void;
 }): ReactNode {
   const { units } = usePreferences();
-  const parse = (text: string) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' });
-  const format = (metres: number): string => formatLength(metres, { system: units, digits: 2 });
   return (
     <li
       aria-label={leg.name}
@@ -162,18 +161,17 @@ function LegRow({
         options={zones.map((zone) => ({ value: zone, label: zone }))}
         onChange={(zone) => onChange({ ...leg, zone: zone as Zone, kind: legKindIn(zone as Zone, leg.kind) })}
       />
-      <QuantityField
+      <RunLengthField
         label="Length"
-        value={leg.lengthM}
-        format={format}
-        parse={parse}
+        valueM={leg.lengthM}
+        digits={2}
         onChange={(lengthM) => onChange({ ...leg, lengthM })}
       />
-      <QuantityField
+      <RunLengthField
         label="Slack"
-        value={leg.slackM}
-        format={format}
-        parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft', allowZero: true })}
+        valueM={leg.slackM}
+        digits={2}
+        allowZero
         onChange={(slackM) => onChange({ ...leg, slackM })}
       />
       <QuantityField

@@ -1,9 +1,8 @@
-import { formatLength, parseCelsius, parseLength, parsePlainNumber, tapeFor, type Tape } from '@kobran/core';
+import { parseCelsius, parseLength, parsePlainNumber, tapeFor, type Tape } from '@kobran/core';
 import { Plus, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Choice } from '../../ui/Choice.js';
-import { LengthField } from '../../ui/LengthField.js';
-import { usePreferences } from '../../ui/Preferences.js';
+import { LengthField, RunLengthField } from '../../ui/LengthField.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 import { TextField } from '../../ui/TextField.js';
 import { Tick } from '../../ui/Tick.js';
@@ -70,7 +69,6 @@ function TapeFields({
   onRemove: () => void;
 }): ReactNode {
   const put = (over: Partial<Tape>): void => onChange({ ...tape, ...over });
-  const { units } = usePreferences();
   const [least, most] = tape.stretch;
   const times = (label: string, value: number, stretch: (to: number) => [number, number]): ReactNode => (
     <QuantityField
@@ -102,11 +100,9 @@ function TapeFields({
         parse={(text) => parseLength(text, { unit: 'mm' })}
         onChange={(metres) => put({ thicknessMm: within(metres * 1000, 0.05, 10) })}
       />
-      <QuantityField
+      <RunLengthField
         label="Roll"
-        value={tape.rollM}
-        format={(metres) => formatLength(metres, { system: units })}
-        parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft' })}
+        valueM={tape.rollM}
         onChange={(rollM) => put({ rollM: within(rollM, 0.1, 200) })}
       />
       {times('Stretched at least', least, (to) => [to, Math.max(to, most)])}

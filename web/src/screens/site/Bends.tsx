@@ -1,9 +1,8 @@
 import { parseDegrees, type WayBend } from '@kobran/core';
 import { Plus, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { LengthField } from '../../ui/LengthField.js';
+import { LengthField, RunLengthField } from '../../ui/LengthField.js';
 import { QuantityField } from '../../ui/QuantityField.js';
-import { WayLengthField } from './SiteLengths.js';
 
 /** The bends of a way: where, how far round, and how tight. */
 export function Bends({
@@ -27,7 +26,12 @@ export function Bends({
             aria-label={`Bend ${k + 1}`}
             className="grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2"
           >
-            <WayLengthField label="At" valueM={atM} onChange={(metres) => put(k, { atM: metres })} />
+            <RunLengthField
+              allowZero
+              label="At"
+              valueM={atM}
+              onChange={(metres) => put(k, { atM: metres })}
+            />
             <QuantityField
               label="Angle"
               value={degrees}

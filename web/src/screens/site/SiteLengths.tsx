@@ -1,18 +1,18 @@
-import { formatLength, parseLength, parsePosition } from '@kobran/core';
+import { formatLength, parsePosition } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 
-interface Props {
-  label: string;
-  valueM: number | undefined;
-  onChange: (metres: number) => void;
-  onClear?: () => void;
-  placeholder?: string;
-}
-
 /** A coordinate: a bare number is metres or feet, on either side of nought. */
-export function PositionField({ label, valueM, onChange }: Props): ReactNode {
+export function PositionField({
+  label,
+  valueM,
+  onChange,
+}: {
+  label: string;
+  valueM: number;
+  onChange: (metres: number) => void;
+}): ReactNode {
   const { units } = usePreferences();
   return (
     <QuantityField
@@ -21,22 +21,6 @@ export function PositionField({ label, valueM, onChange }: Props): ReactNode {
       format={(metres) => formatLength(metres, { system: units })}
       parse={(text) => parsePosition(text, units === 'metric' ? 'm' : 'ft')}
       onChange={onChange}
-    />
-  );
-}
-
-/** A length of a way: a bare number is metres or feet. */
-export function WayLengthField({ label, valueM, onChange, onClear, placeholder }: Props): ReactNode {
-  const { units } = usePreferences();
-  return (
-    <QuantityField
-      label={label}
-      value={valueM}
-      format={(metres) => formatLength(metres, { system: units })}
-      parse={(text) => parseLength(text, { unit: units === 'metric' ? 'm' : 'ft', allowZero: true })}
-      onChange={onChange}
-      {...(onClear ? { onClear } : {})}
-      {...(placeholder === undefined ? {} : { placeholder })}
     />
   );
 }

@@ -27,7 +27,7 @@ import { BesideFields } from './BesideFields.js';
 import { DuctPart } from './DuctPart.js';
 import { Pulls } from './Pulls.js';
 import { SiteProblems } from './SiteProblems.js';
-import { WayLengthField } from './SiteLengths.js';
+import { RunLengthField } from '../../ui/LengthField.js';
 
 /** What hangs free or stands up: ice and wind get at it. */
 const inTheWind: readonly LegKind[] = ['aerial', 'tower leg', 'boat deck or mast'];
@@ -118,7 +118,8 @@ export function WayInspector({
             options={points}
             onChange={(to) => put(to === way.from ? { from: way.to, to } : { to })}
           />
-          <WayLengthField
+          <RunLengthField
+            allowZero
             label="Measured length"
             valueM={way.lengthM}
             placeholder="along its points"
@@ -126,7 +127,8 @@ export function WayInspector({
             onClear={() => clear('lengthM')}
           />
           {isInGround && (
-            <WayLengthField
+            <RunLengthField
+              allowZero
               label="Depth"
               valueM={way.depthM}
               placeholder="not known"
@@ -135,7 +137,8 @@ export function WayInspector({
             />
           )}
           {!isInGround && (
-            <WayLengthField
+            <RunLengthField
+              allowZero
               label="Supports every"
               valueM={way.supportM}
               placeholder="by the cable"
@@ -145,7 +148,8 @@ export function WayInspector({
           )}
           {way.kind === 'aerial' && (
             <>
-              <WayLengthField
+              <RunLengthField
+                allowZero
                 label="Sag"
                 valueM={way.sagM}
                 placeholder="3 % of the span"
@@ -156,7 +160,8 @@ export function WayInspector({
           )}
           {inTheWind.includes(way.kind) && (
             <>
-              <WayLengthField
+              <RunLengthField
+                allowZero
                 label="Ice on it"
                 valueM={way.iceMm === undefined ? undefined : way.iceMm / 1000}
                 placeholder="none"

@@ -20,13 +20,12 @@ import { toast } from 'sonner';
 import { Choice } from '../../../ui/Choice.js';
 import { sayDay, today } from '../../../ui/dates.js';
 import { FigureText } from '../../../ui/FigureText.js';
-import { LengthField } from '../../../ui/LengthField.js';
+import { LengthField, RunLengthField } from '../../../ui/LengthField.js';
 import { usePreferences } from '../../../ui/Preferences.js';
 import { QuantityField } from '../../../ui/QuantityField.js';
 import { Rows } from '../../../ui/Rows.js';
 import { SignedBy } from '../../../ui/SignedBy.js';
 import { Tick } from '../../../ui/Tick.js';
-import { WayLengthField } from '../SiteLengths.js';
 import { SiteProblems } from '../SiteProblems.js';
 import { GroundPhotos } from './GroundPhotos.js';
 import { Readings } from './Readings.js';
@@ -97,7 +96,8 @@ export function BondInspector({ sheet, ground, site, snags, change, onSelect }: 
             onChange={(joint) => put({ joint: joint as BondJoint })}
           />
           {bond.joint !== 'mounted' && (
-            <WayLengthField
+            <RunLengthField
+              allowZero
               label="Measured length"
               valueM={bond.lengthM}
               placeholder="between its points"

@@ -17,12 +17,11 @@ import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { Choice } from '../../../ui/Choice.js';
 import { FigureText } from '../../../ui/FigureText.js';
-import { LengthField } from '../../../ui/LengthField.js';
+import { LengthField, RunLengthField } from '../../../ui/LengthField.js';
 import { useWords } from '../../../ui/Preferences.js';
 import { Rows } from '../../../ui/Rows.js';
 import { SignedBy } from '../../../ui/SignedBy.js';
 import { TextField } from '../../../ui/TextField.js';
-import { WayLengthField } from '../SiteLengths.js';
 import { SiteProblems } from '../SiteProblems.js';
 import { ofKind } from './newGround.js';
 import { GroundPhotos } from './GroundPhotos.js';
@@ -133,7 +132,8 @@ function DrawnPart({ drawn: node, site, runs, change, onSelect }: Props & { draw
         />
         {node.electrode && (
           <div className="grid grid-cols-3 gap-2">
-            <WayLengthField
+            <RunLengthField
+              allowZero
               label={node.kind === 'ring' ? 'Across' : node.kind === 'plate' ? 'Side' : 'Length'}
               valueM={node.electrode.lengthM}
               onChange={(lengthM) => node.electrode && put({ electrode: { ...node.electrode, lengthM } })}
@@ -147,7 +147,8 @@ function DrawnPart({ drawn: node, site, runs, change, onSelect }: Props & { draw
                 }
               />
             )}
-            <WayLengthField
+            <RunLengthField
+              allowZero
               label="Depth"
               valueM={node.electrode.depthM}
               onChange={(depthM) => node.electrode && put({ electrode: { ...node.electrode, depthM } })}

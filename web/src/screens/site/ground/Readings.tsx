@@ -6,7 +6,7 @@ import { sayDay, today } from '../../../ui/dates.js';
 import { usePreferences } from '../../../ui/Preferences.js';
 import { TextField } from '../../../ui/TextField.js';
 import { OhmField } from '../../../ui/unitFields.js';
-import { WayLengthField } from '../SiteLengths.js';
+import { RunLengthField } from '../../../ui/LengthField.js';
 
 /** What a meter said of one part or conductor, the latest first, and a form for another. */
 export function Readings({
@@ -79,7 +79,8 @@ export function Readings({
           onChange={(one) => setMethod(one as GroundReading['method'])}
         />
         {method === 'fall of potential' && (
-          <WayLengthField
+          <RunLengthField
+            allowZero
             label="To the outer spike"
             valueM={spacingM}
             placeholder="not stated"
