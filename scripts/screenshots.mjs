@@ -72,7 +72,7 @@ try {
       theme,
     );
     await page.goto(`${address}${path}`);
-    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.getByRole('heading', { level: 1 }).filter({ hasNotText: 'One moment' }).waitFor();
     // The server’s news keep a connection open: nothing else is to come when the main part stands still.
     await page.waitForTimeout(1500);
     for (const key of keys) await page.keyboard.press(key);
