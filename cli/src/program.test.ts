@@ -1,4 +1,4 @@
-import { catalog, chained, defaultPractice, type Fact } from '@kobran/core';
+import { catalog, chained, defaultPractice, sweepHash, type Fact } from '@kobran/core';
 import { execFile } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
@@ -269,6 +269,39 @@ describe('kobran verify', () => {
     expect([changed.exitCode, changed.out]).toEqual([1, expect.stringContaining('CHANGED photo of main.a')]);
     const missing = await verified(right, []);
     expect([missing.exitCode, missing.out]).toEqual([1, expect.stringContaining('MISSING photo of main.a')]);
+  });
+
+  it('a sweep whose samples are not those which were taken, or which is gone', async () => {
+    const sweep = {
+      id: randomUUID(),
+      pieceId: '',
+      name: 'after the pull',
+      far: 'load',
+      rained: false,
+      by: 'Wenna',
+      at: '2026-11-26T09:00:00.000Z',
+      referenceOhm: 50,
+      frequencyHz: [1e6, 2e6],
+      s11: { re: [0.1, 0.2], im: [0, 0.1] },
+    };
+    const verified = (traces: object[]) => {
+      const { pieceId, name, by, at } = sweep;
+      const taken: Fact = {
+        id: randomUUID(),
+        by,
+        at,
+        kind: 'sweep',
+        pieceId,
+        name,
+        sha256: sweepHash(sweep),
+      };
+      const log = { hashes: chained([taken]), head: chained([taken])[0] };
+      return kobran(['verify', '-'], file({ facts: [taken], log, traces }));
+    };
+    expect((await verified([sweep])).exitCode).toBe(0);
+    const changed = await verified([{ ...sweep, s11: { ...sweep.s11, im: [0, 0.11] } }]);
+    expect([changed.exitCode, changed.out]).toEqual([1, expect.stringContaining('after the pull')]);
+    expect((await verified([])).exitCode).toBe(1);
   });
 
   it('a file of before the chain is unchecked, and what is no job file is refused', async () => {

@@ -19,7 +19,13 @@ export { upgradedFact } from './documents/upgradeFacts.js';
 export { readDesign } from './documents/readDesign.js';
 export { readFact } from './documents/readFact.js';
 export { readPractice } from './documents/readPractice.js';
-export { cableScheduleCsv, partsListCsv, supportListCsv } from './documents/siteCsv.js';
+export {
+  cableScheduleCsv,
+  cutListCsv,
+  materialsUsedCsv,
+  partsListCsv,
+  supportListCsv,
+} from './documents/siteCsv.js';
 export { readSite } from './documents/readSite.js';
 export { readShopEntry } from './documents/readShopEntry.js';
 export { shopClasses } from './documents/shopEntries.js';
@@ -38,6 +44,7 @@ export {
   InspectionsQuery,
   KeepProgress,
   LabelSheetQuery,
+  SiteLabelsQuery,
   PutOnBench,
   PutShopEntry,
   ReadPower,
@@ -97,6 +104,8 @@ export type {
   KnownInstrument,
   ListedTrace,
   LoggedEnd,
+  LoggedUse,
+  ShopLogDocument,
   LoggedTrim,
   MeasuredPower,
   MeasuredSweepData,

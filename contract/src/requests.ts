@@ -194,12 +194,16 @@ export class AsBuiltQuery {
   @IsOptional() @IsIn(['crew', 'customer']) copy?: 'crew' | 'customer';
 }
 
-/** Labels for several of one assembly. */
-export class LabelSheetQuery {
-  @IsOptional() @IsString() @Length(1, 40) piece?: string;
-  @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(MAX_IN_BATCH) count?: number;
+/** Labels of a whole site. */
+export class SiteLabelsQuery {
   /** Folded round the cable, wrapped round it, or one by one from a roll. */
   @IsOptional() @IsIn(labelForms) form?: LabelForm;
+}
+
+/** Labels for several of one assembly. */
+export class LabelSheetQuery extends SiteLabelsQuery {
+  @IsOptional() @IsString() @Length(1, 40) piece?: string;
+  @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(MAX_IN_BATCH) count?: number;
 }
 
 /** An instrument connected by its address. */

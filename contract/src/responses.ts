@@ -4,16 +4,20 @@ import type {
   Design,
   Site,
   EndOutcome,
+  FactKindId,
   Facts,
   Inspection,
   InstrumentKind,
+  PartUse,
   Practice,
   Problem,
   RunSummary,
   Sheet,
   ShopEntry,
   ShopKind,
+  TimedTask,
   TrimRecord,
+  TriedEnd,
 } from '@kobran/core';
 
 /** What the server answers. */
@@ -182,6 +186,27 @@ export interface LoggedEnd extends EndOutcome {
   about: string;
   /** ISO 8601. */
   at: string;
+}
+
+/** What left the shelf with one entry, in any job. */
+export interface LoggedUse extends PartUse {
+  /** The kind of entry, or the joining of a conductor. */
+  kind: FactKindId | 'joined';
+  jobId: string;
+  /** Nothing for what belongs to the whole site. */
+  runId?: string;
+  /** The run, or the job. */
+  of: string;
+  by: string;
+}
+
+/** What the shop knows from the logs of all its jobs. */
+export interface ShopLogDocument {
+  ends: TriedEnd[];
+  /** Since anything that lies on the shelf was counted. */
+  uses: LoggedUse[];
+  /** How long tasks took. */
+  times: TimedTask[];
 }
 
 /** A trace as it is kept. */

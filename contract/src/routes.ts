@@ -6,6 +6,7 @@ import type {
   GaugeSheetQuery,
   InspectionsQuery,
   LabelSheetQuery,
+  SiteLabelsQuery,
 } from './requests.js';
 import type {
   BackupSummary,
@@ -31,6 +32,7 @@ import type {
   RunSheet,
   SignedDesign,
   ShopDocument,
+  ShopLogDocument,
   ShopPracticeDocument,
   SiteDocument,
   StoredShopEntry,
@@ -195,6 +197,11 @@ export const routes = {
     'Flag labels for every assembly of a run, or for several of one; two to a piece',
   ),
 
+  printSiteLabels: get<Blob, SiteLabelsQuery>()(
+    '/api/jobs/:id/labels.pdf',
+    'Labels for every assembly, box and entry of a site',
+  ),
+
   printAsBuilt: get<Blob, AsBuiltQuery>()('/api/runs/:id/as-built.pdf', 'The as-built of a run'),
   printSite: get<Blob, AsBuiltQuery>()(
     '/api/jobs/:id/as-built.pdf',
@@ -214,6 +221,10 @@ export const routes = {
   listEnds: get<LoggedEnd[]>()(
     '/api/ends',
     'Every end made or failed in all jobs, with part, recipe, person and cause',
+  ),
+  readShopLog: get<ShopLogDocument>()(
+    '/api/shop/log',
+    'Ends tried, parts used since they were counted, and times of tasks, in all jobs',
   ),
   listTrims: get<LoggedTrim[]>()(
     '/api/trims',

@@ -79,6 +79,7 @@ const GroundSiteScreen = screen(
 const PullScreen = screen(() => import('./screens/site/pull/PullScreen.js'), 'PullScreen');
 const SiteScreen = screen(() => import('./screens/site/SiteScreen.js'), 'SiteScreen');
 const SealCardScreen = screen(() => import('./screens/seal/SealCardScreen.js'), 'SealCardScreen');
+const OpeningScreen = screen(() => import('./screens/seal/OpeningScreen.js'), 'OpeningScreen');
 const SealScreen = screen(() => import('./screens/seal/SealScreen.js'), 'SealScreen');
 const VisitScreen = screen(() => import('./screens/visit/VisitScreen.js'), 'VisitScreen');
 const HandoverScreen = screen(() => import('./screens/handover/HandoverScreen.js'), 'HandoverScreen');
@@ -162,6 +163,7 @@ export function App(): ReactNode {
                   <Route path="ground/tube/:pieceId" element={<TubeScreen />} />
                   <Route path="seal" element={<SealScreen />} />
                   <Route path="seal/:jointId" element={<SealCardScreen />} />
+                  <Route path="seal/:jointId/open" element={<OpeningScreen />} />
                   <Route path="visit" element={<VisitScreen />} />
                   <Route path="handover" element={<HandoverScreen />} />
                 </Route>

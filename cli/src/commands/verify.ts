@@ -1,5 +1,15 @@
 import type { PictureInFile } from '@kobran/contract';
-import { bytesHash, checkLog, isObject, photosOf, type Facts, type Problem } from '@kobran/core';
+import {
+  bytesHash,
+  checkLog,
+  checkSweeps,
+  isObject,
+  photosOf,
+  sweepHash,
+  type Facts,
+  type Problem,
+  type SampledSweep,
+} from '@kobran/core';
 import type { Command } from 'commander';
 import { InputProblem, rules, type Desk } from '../desk.js';
 
@@ -15,6 +25,12 @@ function photoFaults(facts: Facts, pictures: readonly PictureInFile[]): string[]
   });
 }
 
+/** Sweeps of a log which are not in the file as they were taken. */
+const sweepFaults = (facts: Facts, traces: readonly SampledSweep[]): string[] =>
+  checkSweeps(facts, traces.map(sweepHash)).missing.map(
+    (name) => `MISSING OR CHANGED sweep “${name}”: no sweep in the file has the samples that were taken`,
+  );
+
 /** `verify FILE`: do the logs of an exported job say what was written into them? */
 export function verifyCommand(kobran: Command, { readJson, printText, refuse }: Desk): void {
   kobran
@@ -29,7 +45,7 @@ export function verifyCommand(kobran: Command, { readJson, printText, refuse }: 
       const upgraded = upgradeJobFile(await readJson(path));
       const file = readAs(JobFile, isObject(upgraded) ? upgraded : {});
       if (!file.ok) throw new InputProblem(file.problems);
-      for (const [k, { design, facts, log }] of file.value.runs.entries()) {
+      for (const [k, { design, facts, log, traces }] of file.value.runs.entries()) {
         const name = String((design as { name?: unknown }).name);
         const unread: Problem[] = [];
         const entries = facts.flatMap((fact, n) => {
@@ -45,6 +61,10 @@ export function verifyCommand(kobran: Command, { readJson, printText, refuse }: 
           continue;
         }
         for (const line of photoFaults(entries, file.value.pictures ?? [])) {
+          printText(`${name}: ${line}\n`);
+          refuse();
+        }
+        for (const line of sweepFaults(entries, traces ?? [])) {
           printText(`${name}: ${line}\n`);
           refuse();
         }

@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import type * as core from '@kobran/core';
 import type {
   EndRecord as EndRecordOf,
   EndWork,
@@ -10,8 +11,10 @@ import type {
   TubeReason,
 } from '@kobran/core';
 import {
+  closureIds,
   endWorks,
   gasTubeVolts,
+  openedFinds,
   sealSystemIds,
   type SealSystemId,
   runReadingIds,
@@ -37,7 +40,8 @@ import {
 } from 'class-validator';
 import { IsRecordOf } from './isRecordOf.js';
 import { IsMoment, IsSha256 } from './kept.js';
-import { IsPart } from './parts.js';
+import { AreParts, IsPart } from './parts.js';
+import { UsedPart } from './usedPart.js';
 
 /** The limits of every kind of fact; what each member means is said in core. */
 
@@ -141,6 +145,9 @@ class PowerStepFact extends SignedFact {
   @IsPart() @Type(() => PowerStep) power!: PowerStep;
 }
 
+/** Of one work: more kinds of parts nobody uses at once. */
+const MAX_USED = 60;
+
 class SealedFact extends SignedFact {
   @IsString() @Length(1, 90) jointId!: string;
   @IsOptional() @IsIn(sealSystemIds) system?: SealSystemId;
@@ -154,6 +161,20 @@ class SealedFact extends SignedFact {
   @IsString({ each: true })
   @MaxLength(90, { each: true })
   with?: string[];
+  @IsOptional() @IsIn(closureIds) closure?: core.ClosureId;
+  @IsOptional() @IsArray() @ArrayMaxSize(MAX_USED) @AreParts() @Type(() => UsedPart) used?: UsedPart[];
+}
+
+class OpenedFact extends SignedFact {
+  @IsString() @Length(1, 90) jointId!: string;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(10)
+  @IsString({ each: true })
+  @MaxLength(90, { each: true })
+  with?: string[];
+  @IsOptional() @IsIn(openedFinds) found?: core.OpenedFind;
+  @IsOptional() @IsString() @Length(1, 300) reason?: string;
 }
 
 class HandedOverFact extends SignedFact {
@@ -171,6 +192,11 @@ class InWay {
 
 class InstalledFact extends SignedFact {
   @IsOptional() @IsPart() @Type(() => InWay) way?: InWay;
+  @IsOptional() @IsArray() @ArrayMaxSize(MAX_USED) @AreParts() @Type(() => UsedPart) used?: UsedPart[];
+}
+
+class GroundedFact extends SignedFact {
+  @IsOptional() @IsArray() @ArrayMaxSize(MAX_USED) @AreParts() @Type(() => UsedPart) used?: UsedPart[];
 }
 
 class TubeCheckedFact extends PieceFact {
@@ -179,8 +205,16 @@ class TubeCheckedFact extends PieceFact {
   @IsOptional() @IsIn(gasTubeVolts) newV?: number;
 }
 
+class TaskEnd {
+  @IsString() @Length(1, 40) kind!: string;
+  @IsOptional() @IsString() @MaxLength(90) about?: string;
+}
+
 class TaskBegunFact extends SignedFact {
   @IsString() @Length(1, 90) task!: string;
+  @IsOptional() @IsString() @Length(1, 60) learnedBy?: string;
+  @IsOptional() @IsString() @Length(1, 20) place?: string;
+  @IsOptional() @IsPart() @Type(() => TaskEnd) ends?: TaskEnd;
 }
 
 class TaskDoneFact extends SignedFact {
@@ -188,6 +222,7 @@ class TaskDoneFact extends SignedFact {
   @IsString() @Length(1, 60) learnedBy!: string;
   @IsString() @Length(1, 20) place!: string;
   @IsOptional() @IsNumber(number) @Min(0.1) @Max(1440) minutes?: number;
+  @IsOptional() @IsArray() @ArrayMaxSize(MAX_USED) @AreParts() @Type(() => UsedPart) used?: UsedPart[];
 }
 
 class PhotoFact extends SignedFact {
@@ -200,6 +235,12 @@ class PhotoFact extends SignedFact {
 class PhotoWithdrawnFact extends SignedFact {
   @IsString() @MaxLength(200) about!: string;
   @IsUUID() pictureId!: string;
+}
+
+class SweepFact extends SignedFact {
+  @IsString() @MaxLength(40) pieceId!: string;
+  @IsString() @Length(1, 120) name!: string;
+  @IsSha256() sha256!: string;
 }
 
 class NoteFact extends SignedFact {
@@ -221,13 +262,17 @@ export const factRules: Record<FactKindId, ClassConstructor<SignedFact>> = {
   'power step': PowerStepFact,
   'run reading': RunReadingFact,
   installed: InstalledFact,
-  grounded: SignedFact,
+  grounded: GroundedFact,
   'tube checked': TubeCheckedFact,
   sealed: SealedFact,
+  opened: OpenedFact,
   'handed over': HandedOverFact,
   'task begun': TaskBegunFact,
   'task done': TaskDoneFact,
   photo: PhotoFact,
   'photo withdrawn': PhotoWithdrawnFact,
+  sweep: SweepFact,
+  'sweep withdrawn': SweepFact,
+  'birth record': SweepFact,
   note: NoteFact,
 };

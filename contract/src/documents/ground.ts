@@ -28,7 +28,9 @@ import {
   metals,
 } from '@kobran/core';
 import { ID, ID_MESSAGE } from './ids.js';
+import { IsMoment } from './kept.js';
 import { AreParts, IsPart } from './parts.js';
+import { UsedPart } from './usedPart.js';
 
 /** The limits of a site’s ground, member by member; what each member means is said in core. */
 
@@ -71,6 +73,8 @@ export class Section {
 export class Made {
   @IsString() @Length(1, 80) by!: string;
   @Matches(DAY, { message: DAY_MESSAGE }) on!: string;
+  @IsOptional() @IsMoment() at?: string;
+  @IsOptional() @IsArray() @ArrayMaxSize(10) @AreParts() @Type(() => UsedPart) used?: UsedPart[];
 }
 
 export class Bond implements Omit<core.Bond, 'section'> {

@@ -101,6 +101,19 @@ export class OwnTape implements core.Tape {
   @IsString() @Length(1, 200) source!: string;
 }
 
+export class OwnSleeve implements core.Sleeve {
+  @Matches(ID, { message: ID_MESSAGE }) id!: string;
+  @IsString() @Length(1, 80) name!: string;
+  @IsIn(core.sleeveKinds) kind!: core.SleeveKind;
+  @IsNumber(number) @Min(2) @Max(200) openMm!: number;
+  @IsNumber(number) @Min(1) @Max(200) closedMm!: number;
+  @IsNumber(number) @Min(20) @Max(2000) lengthMm!: number;
+  @IsNumber(number) @Min(0.5) @Max(1) keeps!: number;
+  @IsNumber(number) @Min(0.2) @Max(20) wallMm!: number;
+  @IsNumber(number) @Min(-60) @Max(40) lowestC!: number;
+  @IsString() @Length(1, 200) source!: string;
+}
+
 export class Practice implements core.Practice {
   @IsIn(['exact', 'shop']) cutSchool!: 'exact' | 'shop';
   @IsIn(['a little', 'hard']) tapeStretch!: 'a little' | 'hard';
@@ -112,6 +125,7 @@ export class Practice implements core.Practice {
   @IsOptional() @Matches(ID, { message: ID_MESSAGE }) vinylTape?: string;
   @IsOptional() @Matches(ID, { message: ID_MESSAGE }) masticTape?: string;
   @IsOptional() @IsArray() @ArrayMaxSize(20) @AreParts() @Type(() => OwnTape) ownTapes?: OwnTape[];
+  @IsOptional() @IsArray() @ArrayMaxSize(20) @AreParts() @Type(() => OwnSleeve) ownSleeves?: OwnSleeve[];
   @IsOptional() @IsIn(core.sealSystemIds) sealSystem?: core.SealSystemId;
   @IsOptional() @IsPart() @Type(() => InspectionMonths) inspectionMonths?: InspectionMonths;
   @IsInt() @Min(0) @Max(10) remakesPerEnd!: number;

@@ -20,6 +20,7 @@ import {
 } from 'class-validator';
 import type * as core from '@kobran/core';
 import {
+  MAX_DAYS,
   besideKinds,
   conditions,
   legKinds,
@@ -180,6 +181,12 @@ export class Site implements Omit<core.Site, 'ground' | 'picture'> {
   @IsArray() @ArrayMaxSize(MAX_WAYS) @AreParts() @Type(() => Way) ways!: Way[];
   @IsPart() @Type(() => Ground) ground!: Ground;
   @IsOptional() @IsPart() @Type(() => DaySetup) day?: DaySetup;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MAX_DAYS - 1)
+  @AreParts()
+  @Type(() => DaySetup)
+  nextDays?: DaySetup[];
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MAX_SITE_PHOTOS)

@@ -1,7 +1,8 @@
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { aSite, routed, surveyOf } from '../../../core/src/site/aSite.fixture.js';
-import { cableScheduleCsv, partsListCsv, supportListCsv } from './siteCsv.js';
+import { aRun, fact, sheetOf } from '../../../core/src/run/aRun.fixture.js';
+import { cableScheduleCsv, cutListCsv, materialsUsedCsv, partsListCsv, supportListCsv } from './siteCsv.js';
 
 const read = (text: string): Record<string, string>[] =>
   Papa.parse<Record<string, string>>(text, { header: true }).data;
@@ -32,6 +33,28 @@ describe('lists of a site', () => {
     const sheet = surveyOf(aSite({ mast: { name: '=1+1' } }), 1, routed());
     for (const text of [cableScheduleCsv(sheet, 'metric'), supportListCsv(sheet, 'metric')])
       expect(text).toContain("'=1+1");
+  });
+
+  it('what was used is a line each, a part by its name, and no formula of who wrote it', () => {
+    const use = { part: 'rubber38', amount: 0.07, at: '2026-11-27T09:00:00.000Z', by: '=Joss', of: 'HF run' };
+    const [line] = read(materialsUsedCsv([use], (part) => `name of ${part}`));
+    expect(line).toEqual({
+      when: use.at,
+      who: "'=Joss",
+      for: 'HF run',
+      part: 'name of rubber38',
+      amount: '0.07',
+    });
+  });
+
+  it('the cut list says where each cable is measured, and which are cut', () => {
+    const { cuts } = sheetOf(aRun(), [fact({ kind: 'cut', pieceId: 'main' })]);
+    const [line] = read(cutListCsv([{ name: 'HF run', cuts }], 'metric'));
+    expect(line).toMatchObject({ run: 'HF run', cable: 'RG-213/U', done: 'yes' });
+    // What is cut is what is finished, less what the two plugs add beyond their jackets: centimetres, not metres.
+    expect(parseFloat(line.finished) - parseFloat(line.cut)).toBeLessThan(0.1);
+    expect(Math.abs(parseFloat(line.finished) - parseFloat(line.cut))).toBeGreaterThan(0);
+    expect(line.measured).not.toBe('');
   });
 
   it('the list of parts says lengths in the shop’s units, and whose they are', () => {

@@ -1,4 +1,11 @@
-import { formatLength, type PartsRow, type SiteSheet, type UnitSystem } from '@kobran/core';
+import {
+  formatLength,
+  type JobUse,
+  type PartsRow,
+  type Sheet,
+  type SiteSheet,
+  type UnitSystem,
+} from '@kobran/core';
 import { csvOf } from './csv.js';
 
 /** Which cable lies where: a line for each run and way, in the order of the site’s ways. */
@@ -81,3 +88,32 @@ export function partsListCsv(rows: readonly PartsRow[], system: UnitSystem): str
     }),
   );
 }
+
+/** What is cut, a line for each cable of each run: from where to where it is measured, and whether it is done. */
+export function cutListCsv(
+  runs: readonly { name: string; cuts: Sheet['cuts'] }[],
+  system: UnitSystem,
+): string {
+  const metres = (value: number): string => formatLength(value, { system, digits: 3 });
+  return csvOf(
+    ['run', 'piece', 'cable', 'cut', 'finished', 'measured', 'done'],
+    runs.flatMap(({ name, cuts }) =>
+      cuts.map((cut) => [
+        name,
+        cut.name,
+        cut.cable.name,
+        metres(cut.cut.value),
+        metres(cut.finished.value),
+        cut.planes,
+        cut.done ? 'yes' : 'no',
+      ]),
+    ),
+  );
+}
+
+/** What was used, as the log has it. @param nameOf what a part is called */
+export const materialsUsedCsv = (uses: readonly JobUse[], nameOf: (part: string) => string): string =>
+  csvOf(
+    ['when', 'who', 'for', 'part', 'amount'],
+    uses.map(({ at, by, of, part, amount }) => [at, by, of, nameOf(part), amount]),
+  );

@@ -52,7 +52,7 @@ export { adapterForms, isPlainAdapter, type Adapter, type AdapterForm } from './
 export { deviceKinds, directCurrents, usualDevice, type DeviceKind, type InlineDevice } from './device.js';
 export { GAS_TUBE_TOLERANCE, gasTubeVolts, letThroughV } from './arresters.js';
 export type { Arrester } from './arresters.js';
-export { sleeves, type Sleeve } from './sleeves.js';
+export { sleeveKinds, sleeves, sleevesOf, type Sleeve, type SleeveKind } from './sleeves.js';
 export { roleOfTape, tapeFor, tapeRoles, tapes, tapesFor, type Tape, type TapeRole } from './tapes.js';
 export * from './shop/index.js';
 export type { Catalog } from './catalog.js';

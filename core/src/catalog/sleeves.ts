@@ -1,8 +1,11 @@
+export const sleeveKinds = ['cold shrink', 'adhesive shrink', 'gel boot'] as const;
+export type SleeveKind = (typeof sleeveKinds)[number];
+
 /** What closes over a joint in one piece. Diameters and lengths in mm. */
 export interface Sleeve {
   id: string;
   name: string;
-  kind: 'cold shrink' | 'adhesive shrink' | 'gel boot';
+  kind: SleeveKind;
   /** As it comes: the widest part of the joint passes. */
   openMm: number;
   /** Recovered or closed: the thinnest jacket is still held. */
@@ -74,3 +77,10 @@ export const sleeves: readonly Sleeve[] = [
   boot(36, 9, 170),
   boot(55, 12, 230),
 ];
+
+/** Of each kind those of the shop where it has said which lie on its shelf, else every usual size. */
+export const sleevesOf = (own: readonly Sleeve[] = []): Sleeve[] =>
+  sleeveKinds.flatMap((kind) => {
+    const ofKind = own.filter((one) => one.kind === kind);
+    return ofKind.length > 0 ? ofKind : sleeves.filter((one) => one.kind === kind);
+  });

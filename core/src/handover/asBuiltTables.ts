@@ -6,13 +6,15 @@ import {
   factsOf,
   factText,
   newest,
+  sealOf,
   tubeHistory,
   type Design,
   type Fact,
+  type FactOf,
   type Facts,
   type Sheet,
 } from '../run/index.js';
-import { sealSystem } from '../seal/index.js';
+import { closure, sealSystem, type SealSystemId } from '../seal/index.js';
 import type { Practice } from '../practice/index.js';
 import { type PrintedPicture } from './photoBlocks.js';
 import type { Block } from './report.js';
@@ -123,15 +125,20 @@ export function readingsTable({ sheet }: BuiltRun, { units, forCustomer, day }: 
       ];
 }
 
+/** What closes a joint: as it was done, or as it is meant. */
+function sealedWith(fact: FactOf<'sealed'> | undefined, system: SealSystemId | undefined): string {
+  if (fact?.closure) return closure(fact.closure).name;
+  const id = fact?.system ?? system;
+  return id ? sealSystem(id).name : 'housing or potting';
+}
+
 export function sealTable({ facts, sheet }: BuiltRun, { units, forCustomer, day }: ReportOptions): Block[] {
-  const rows = sheet.wraps.map(({ jointId, jointIds, name, zone, system, sealed, inspectionDue }) => {
-    const fact = newest(
-      factsOf(facts, 'sealed').filter((one) => jointIds.includes(one.jointId) || one.with?.includes(jointId)),
-    );
+  const rows = sheet.wraps.map(({ jointId, name, zone, system, sealed, inspectionDue }) => {
+    const fact = sealOf(facts, jointId);
     return [
       name,
       zone,
-      fact?.system ? sealSystem(fact.system).name : system ? sealSystem(system).name : 'housing or potting',
+      sealedWith(fact, system),
       sealed && fact
         ? `${day(fact.at)}${forCustomer || fact.by === '' ? '' : `, ${fact.by}`}${fact.celsius === undefined ? '' : `, ${fact.celsius} °C`}${fact.torqueNm === undefined ? '' : `, ${fact.torqueNm.toFixed(2)} N·m`}`
         : 'not sealed',

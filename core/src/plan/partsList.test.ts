@@ -12,9 +12,11 @@ import {
   partsList,
   partsOrders,
   toolsList,
+  usesSince,
   type NeedKind,
   type PlannedRun,
-  type UsedEnd,
+  emptyShopLog,
+  type ShopLog,
 } from './index.js';
 
 const site = aSite();
@@ -34,12 +36,8 @@ const sheetOfSite = (runs: readonly PlannedRun[], installed = false) =>
     runs.map(({ id }) => ({ id, design, sheet: sheetOf(design), installed })),
     catalog,
   );
-const listOf = (
-  runs: readonly PlannedRun[],
-  own = catalog,
-  installed = false,
-  log: readonly UsedEnd[] = [],
-) => partsList(runs, sheetOfSite(runs, installed), own, log);
+const listOf = (runs: readonly PlannedRun[], own = catalog, installed = false, log: ShopLog = emptyShopLog) =>
+  partsList(runs, sheetOfSite(runs, installed), own, log);
 const needed = (rows: ReturnType<typeof listOf>, kind: NeedKind): number[] =>
   rows.filter((row) => row.kind === kind).map((row) => row.needed);
 
@@ -104,26 +102,56 @@ describe('the list of parts', () => {
   });
 });
 
-// By the meaning of the words: what was used after the count is gone, made or failed; what was used before was not counted.
-it('the shelf counts down with the ends of the log', () => {
-  const own = withShop(catalog, [
-    {
-      kind: 'stock',
-      data: { id: 'n-plug-crimp-10mm', count: 5, matings: 0, countedAt: '2026-11-10T08:00:00Z' },
-    },
-  ]);
-  const used = (day: number, outcome: UsedEnd['outcome'], part = 'n-plug-crimp-10mm'): UsedEnd => ({
+// By the meaning of the words: what was used after the count is gone, whatever it was; what was used before was not counted.
+describe('the shelf counts down', () => {
+  const counted = (id: string, count: number, over: object = {}) =>
+    withShop(catalog, [
+      { kind: 'stock', data: { id, count, matings: 0, countedAt: '2026-11-10T08:00:00Z', ...over } },
+    ]);
+  const use = (day: number, part = 'n-plug-crimp-10mm', amount = 1) => ({
+    id: `use-${day}`,
     part,
-    outcome,
+    amount,
     at: `2026-11-${day}T09:00:00Z`,
   });
-  const plugs = (log: readonly UsedEnd[]) =>
-    listOf([planned()], own, false, log).find(({ kind }) => kind === 'connector');
-  expect(plugs([])?.onShelf).toBe(5);
-  expect(plugs([used(12, 'made'), used(13, 'failed'), used(14, 'made', 'other')])?.onShelf).toBe(3);
-  expect(plugs([used(10, 'made'), used(9 + 10, 'made')])?.onShelf).toBe(3);
-  expect(plugs([used(11, 'made')])?.onShelf).toBe(4);
-  expect(plugs(Array.from({ length: 9 }, () => used(20, 'failed')))).toMatchObject({ onShelf: 0, spare: 4 });
+  const rowOf = (id: string, own: typeof catalog, log: Partial<ShopLog>) =>
+    listOf([planned()], own, false, { ...emptyShopLog, ...log }).find((row) => row.id === id);
+  const plugs = (uses: ShopLog['uses'], over: object = {}) =>
+    rowOf('n-plug-crimp-10mm', counted('n-plug-crimp-10mm', 5, over), { uses });
+
+  it('with the ends of the log, since it was counted', () => {
+    expect(plugs([])?.onShelf).toBe(5);
+    expect(plugs([use(12), use(13), use(14, 'other')])?.onShelf).toBe(3);
+    expect(plugs([use(10), use(19)])?.onShelf).toBe(3);
+    expect(plugs([use(10), { ...use(11), at: '2026-11-10T07:00:00Z' }])?.onShelf).toBe(4);
+    expect(plugs(Array.from({ length: 9 }, (_, k) => use(20 + (k % 5))))?.onShelf).toBe(0);
+  });
+
+  it('with rolls by the part of them that was torn off, and clips by the dozen', () => {
+    const tape = counted('rubber38', 3);
+    expect(
+      rowOf('rubber38', tape, { uses: [use(12, 'rubber38', 0.25), use(13, 'rubber38', 0.3)] }),
+    ).toMatchObject({ onShelf: 2.45 });
+    const clips = counted('support-10mm', 40);
+    expect(rowOf('support-10mm', clips, { uses: [use(12, 'support-10mm', 12)] })?.onShelf).toBe(28);
+  });
+
+  it('what did not leave it after all is put back', () => {
+    expect(plugs([use(12), use(13)], { putBack: ['use-12'] })?.onShelf).toBe(4);
+    const [stock] = counted('n-plug-crimp-10mm', 5, { putBack: ['use-12'] }).stock.values();
+    expect(usesSince(stock, [use(12), use(13)]).map(({ id, isBack }) => [id, isBack])).toEqual([
+      ['use-13', false],
+      ['use-12', true],
+    ]);
+  });
+
+  it('ends that failed raise the spares', () => {
+    const failed = Array.from({ length: 9 }, () => ({
+      part: 'n-plug-crimp-10mm',
+      outcome: 'failed' as const,
+    }));
+    expect(rowOf('n-plug-crimp-10mm', catalog, { ends: failed })?.spare).toBe(4);
+  });
 });
 
 describe('the list of tools', () => {
@@ -158,7 +186,7 @@ describe('the ground', () => {
       [],
       catalog,
     );
-    const rows = partsList([], sheetOfGround, catalog, []);
+    const rows = partsList([], sheetOfGround, catalog, emptyShopLog);
     expect(needed(rows, 'ground conductor')).toEqual([3]);
     expect(needed(rows, 'lug')).toEqual([2]);
     expect(rows.find(({ kind }) => kind === 'lug')?.name).toBe('lug for 16 mm²');

@@ -1,25 +1,21 @@
-import { entry, type Catalog, type Stock } from '../catalog/index.js';
+import type { Catalog, Stock } from '../catalog/index.js';
 import type { EndOutcome } from '../make/index.js';
-import { factAbout, tubeHistory, type Design, type Facts, type Sheet } from '../run/index.js';
-import type { BondJoint, SiteSheet } from '../site/index.js';
+import type { Design, Facts, Sheet } from '../run/index.js';
+import type { SiteSheet } from '../site/index.js';
+import {
+  adapterNeeds,
+  arresterNeeds,
+  bondNeeds,
+  cutNeeds,
+  endNeeds,
+  hangNeeds,
+  kitNeed,
+  needKinds,
+  sealNeeds,
+  tubeNeeds,
+  type Need,
+} from './needs.js';
 import { sparesFor, type Tries } from './spares.js';
-
-/** What a site is made of, as it is bought. */
-export const needKinds = [
-  'cable',
-  'connector',
-  'adapter',
-  'arrester',
-  'gas tube',
-  'tape',
-  'sleeve',
-  'ground kit',
-  'ground conductor',
-  'lug',
-  'support',
-  'grip',
-] as const;
-export type NeedKind = (typeof needKinds)[number];
 
 /** Where something is needed. */
 export interface Use {
@@ -31,12 +27,7 @@ export interface Use {
 }
 
 /** One line of the list of parts. */
-export interface PartsRow {
-  kind: NeedKind;
-  /** What the shelf calls it. */
-  id: string;
-  name: string;
-  unit: 'piece' | 'm' | 'roll';
+export interface PartsRow extends Omit<Need, 'amount'> {
   needed: number;
   /** Taken along besides, so that it is enough with 95 %. */
   spare: number;
@@ -62,25 +53,40 @@ export interface PlannedRun {
   sheet: Pick<Sheet, 'cuts' | 'ends' | 'wraps'>;
 }
 
-/** Tape that is torn off, dropped or stretched away. Common practice, no source. */
-const TAPE_WASTE = 1.15;
+/** An end in the log: made, or failed. */
+export type TriedEnd = Pick<EndOutcome, 'part' | 'outcome'>;
 
-/** An end in the log: made or failed, it took a connector off the shelf. */
-export type UsedEnd = Pick<EndOutcome, 'part' | 'outcome'> & { at: string };
+/** What left the shelf with one piece of work, in any job. */
+export interface PartUse {
+  /** Of the entry which says so. */
+  id: string;
+  part: string;
+  amount: number;
+  /** ISO 8601. */
+  at: string;
+}
 
-/** What a line is of. */
-type Named = Pick<PartsRow, 'kind' | 'id' | 'name' | 'unit'>;
-type Listed = Named & Pick<PartsRow, 'uses'>;
+/** What the shop knows from all its jobs. */
+export interface ShopLog {
+  ends: readonly TriedEnd[];
+  uses: readonly PartUse[];
+}
+
+export const emptyShopLog: ShopLog = { ends: [], uses: [] };
+
+type Listed = Omit<Need, 'amount'> & Pick<PartsRow, 'uses'>;
 
 /** Needs by kind and id, the first of a kind giving its name. */
 class Needs {
   private readonly rows = new Map<string, Listed>();
 
-  add(row: Named, use: Use): void {
-    if (use.amount <= 0) return;
-    const known = this.rows.get(`${row.kind} ${row.id}`);
-    if (known) known.uses.push(use);
-    else this.rows.set(`${row.kind} ${row.id}`, { ...row, uses: [use] });
+  add(needs: readonly Need[], of: Omit<Use, 'amount'>): void {
+    for (const { amount, ...row } of needs.filter((one) => one.amount > 0)) {
+      const use = { ...of, amount };
+      const known = this.rows.get(`${row.kind} ${row.id}`);
+      if (known) known.uses.push(use);
+      else this.rows.set(`${row.kind} ${row.id}`, { ...row, uses: [use] });
+    }
   }
 
   all(): Listed[] {
@@ -91,26 +97,25 @@ class Needs {
 /**
  * The one list of parts of a site: what is still to be cut, made, sealed, carried and tied, from every run, with what lies on the shelf.
  *
- * @param log ends which were made, and which failed, in all jobs
+ * @param log what was made, failed and used in all jobs
  * @returns in the order of kinds, then by name
  */
 export function partsList(
   runs: readonly PlannedRun[],
   site: SiteSheet,
   catalog: Catalog,
-  log: readonly UsedEnd[],
+  log: ShopLog,
 ): PartsRow[] {
   const needs = new Needs();
   for (const run of runs) ofRun(run, catalog, needs);
   ofSite(site, needs);
-  ofGround(site, needs);
   return needs
     .all()
     .map((row): PartsRow => {
       const amount = row.uses.reduce((sum, use) => sum + use.amount, 0);
       const needed = row.unit === 'm' ? Number(amount.toFixed(2)) : Math.ceil(amount - 1e-9);
-      const spare = row.kind === 'connector' ? sparesFor(needed, triesOf(row.id, log)) : 0;
-      const onShelf = shelfOf(row, catalog, log);
+      const spare = row.kind === 'connector' ? sparesFor(needed, triesOf(row.id, log.ends)) : 0;
+      const onShelf = shelfOf(row, catalog, log.uses);
       const { lowest = 0, ...known } = shelfEntry(row, catalog);
       const toBuy = Math.max(0, needed + spare + lowest - (onShelf ?? 0));
       return { ...row, needed, spare, onShelf, lowest, toBuy, ...known };
@@ -119,110 +124,36 @@ export function partsList(
 }
 
 function ofRun({ id: runId, design, sheet, facts }: PlannedRun, catalog: Catalog, needs: Needs): void {
-  const use = (amount: number): Use => ({ runId, whose: design.name, amount });
-  for (const { cable, cut } of sheet.cuts.filter(({ done }) => !done))
-    needs.add({ kind: 'cable', id: cable.id, name: cable.name, unit: 'm' }, use(cut.value));
-  for (const { part } of sheet.ends.filter(({ made }) => !made))
-    needs.add({ kind: 'connector', id: part.id, name: part.name, unit: 'piece' }, use(1));
-  for (const rigid of rigidNeeds(design, facts, catalog)) needs.add(rigid, use(1));
-  for (const { wrap } of sheet.wraps.filter(({ sealed }) => !sealed))
-    for (const { id, name, unit, amount, rollM } of wrap?.materials ?? [])
-      needs.add(
-        unit === 'piece' || rollM === undefined
-          ? { kind: 'sleeve', id, name, unit: 'piece' }
-          : { kind: 'tape', id, name, unit: 'roll' },
-        use(rollM === undefined ? amount.value : (amount.value * TAPE_WASTE) / rollM),
-      );
+  const open = [
+    ...sheet.cuts.filter(({ done }) => !done).flatMap(cutNeeds),
+    ...sheet.ends.filter(({ made }) => !made).flatMap(endNeeds),
+    ...adapterNeeds(design, facts, catalog),
+    ...arresterNeeds(design, facts, catalog),
+    ...tubeNeeds(design, facts),
+    ...sheet.wraps.filter(({ sealed }) => !sealed).flatMap(sealNeeds),
+  ];
+  needs.add(open, { runId, whose: design.name });
 }
 
-/** Adapters and arresters which are not in their place yet, and tubes which are to be changed. */
-function rigidNeeds({ pieces }: Design, facts: Facts, catalog: Catalog): Named[] {
-  if (factAbout(facts, 'handed over')) return [];
-  const grounded = factAbout(facts, 'grounded') !== undefined;
-  return pieces.flatMap((piece): Named[] => {
-    switch (piece.kind) {
-      case 'assembly':
-        return [];
-      case 'adapter': {
-        const { id, name } = entry(catalog.adapters, piece.adapter);
-        return [{ kind: 'adapter', id, name, unit: 'piece' }];
-      }
-      case 'arrester': {
-        const { id, name } = entry(catalog.arresters, piece.arrester);
-        return [
-          ...(grounded ? [] : [{ kind: 'arrester' as const, id, name, unit: 'piece' as const }]),
-          ...(tubeHistory(facts, piece.id).damaged ? [tubeOf(piece.tubeV)] : []),
-        ];
-      }
-    }
-  });
-}
-
-const tubeOf = (volts: number): Named => ({
-  kind: 'gas tube',
-  id: `tube-${volts}`,
-  name: `gas tube with gasket, ${volts} V`,
-  unit: 'piece',
-});
-
-function ofSite({ ways, ground }: SiteSheet, needs: Needs): void {
-  for (const { way, supports } of ways)
-    for (const { cable, count, grips } of supports) {
-      if (cable.installed) continue;
-      const size = Math.round(cable.cable.jacketMm);
-      const use = (amount: number): Use => ({
-        runId: cable.runId,
-        whose: `${cable.run}, ${way.name}`,
-        amount,
-      });
-      needs.add(
-        { kind: 'support', id: `support-${size}mm`, name: `clip or hanger for ${size} mm`, unit: 'piece' },
-        use(count),
-      );
-      needs.add(
-        { kind: 'grip', id: `grip-${size}mm`, name: `hoisting grip for ${size} mm`, unit: 'piece' },
-        use(grips),
-      );
-    }
-  for (const { run, runName, jacketMm, kit } of ground.kits) {
-    const fitted = kit && ground.nodes.some(({ id, joined }) => id === kit.id && joined);
-    const size = Math.round(jacketMm);
-    if (!fitted)
-      needs.add(
-        { kind: 'ground kit', id: `kit-${size}mm`, name: `ground kit for ${size} mm`, unit: 'piece' },
-        { runId: run, whose: runName, amount: 1 },
-      );
+function ofSite(site: SiteSheet, needs: Needs): void {
+  const hung = new Set(
+    site.ways.flatMap(({ supports }) =>
+      supports.flatMap(({ cable }) => (cable.installed ? [] : cable.runId)),
+    ),
+  );
+  for (const runId of hung)
+    for (const { whose, needs: carried } of hangNeeds(runId, site)) needs.add(carried, { runId, whose });
+  const { kits, nodes, bonds } = site.ground;
+  for (const { run, runName, jacketMm, kit } of kits) {
+    const fitted = kit && nodes.some(({ id, joined }) => id === kit.id && joined);
+    if (!fitted) needs.add([kitNeed(jacketMm)], { runId: run, whose: runName });
   }
+  for (const bond of bonds.filter((one) => !one.bond.made))
+    needs.add(bondNeeds(bond), { runId: '', whose: `${bond.from.name} to ${bond.to.name}` });
 }
 
-/** Ends of a conductor which are pressed or bolted want a lug each; clamps and welds do not. */
-const LUGGED: readonly BondJoint[] = ['bolt', 'compression'];
-
-/** Conductors of the ground which are not joined yet, by their size, with their lugs. */
-function ofGround({ ground }: SiteSheet, needs: Needs): void {
-  for (const { bond, from, to, length, areaMm2 } of ground.bonds) {
-    if (bond.made || bond.joint === 'mounted' || !length) continue;
-    const size = Math.round(areaMm2 / bond.parallel);
-    const whose = `${from.name} to ${to.name}`;
-    needs.add(
-      {
-        kind: 'ground conductor',
-        id: `conductor-${size}mm2-${bond.metal}`,
-        name: `${bond.metal} conductor, ${size} mm²`,
-        unit: 'm',
-      },
-      { runId: '', whose, amount: length.value * bond.parallel },
-    );
-    if (LUGGED.includes(bond.joint))
-      needs.add(
-        { kind: 'lug', id: `lug-${size}mm2`, name: `lug for ${size} mm²`, unit: 'piece' },
-        { runId: '', whose, amount: 2 * bond.parallel },
-      );
-  }
-}
-
-const triesOf = (part: string, log: readonly UsedEnd[]): Tries => {
-  const own = log.filter((one) => one.part === part);
+const triesOf = (part: string, ends: readonly TriedEnd[]): Tries => {
+  const own = ends.filter((one) => one.part === part);
   const failed = own.filter(({ outcome }) => outcome === 'failed').length;
   return { made: own.length - failed, failed };
 };
@@ -236,22 +167,42 @@ function shelfEntry(
     const price = catalog.cables.get(id)?.costPerM;
     return price === undefined ? {} : { price };
   }
-  const { count: _, countedAt: __, matings: ___, id: ____, ...known } = catalog.stock.get(id) ?? NOT_COUNTED;
+  const {
+    count: _,
+    countedAt: __,
+    matings: ___,
+    id: ____,
+    putBack: _____,
+    ...known
+  } = catalog.stock.get(id) ?? NOT_COUNTED;
   return known;
 }
 
 const NOT_COUNTED: Stock = { id: '', count: 0, matings: 0 };
 
-/** What lies on the shelf of it: reels by their length, all else by its count, less the connectors which were used since. */
+/** What left the shelf since it was counted, with what was put back; newest first. */
+export const usesSince = <Of extends PartUse>(
+  { id, countedAt, putBack = [] }: Stock,
+  uses: readonly Of[],
+): (Of & { isBack: boolean })[] =>
+  countedAt === undefined
+    ? []
+    : uses
+        .filter(({ part, at }) => part === id && at > countedAt)
+        .map((one) => ({ ...one, isBack: putBack.includes(one.id) }))
+        .toSorted((x, y) => y.at.localeCompare(x.at));
+
+/** What lies on the shelf of it: reels by their length, all else by its count, less what was used since. */
 function shelfOf(
   { kind, id }: Pick<PartsRow, 'kind' | 'id'>,
   catalog: Catalog,
-  log: readonly UsedEnd[],
+  uses: readonly PartUse[],
 ): number | undefined {
   if (kind !== 'cable') {
-    const { count, countedAt } = catalog.stock.get(id) ?? {};
-    if (count === undefined || countedAt === undefined) return count;
-    return Math.max(0, count - log.filter(({ part, at }) => part === id && at > countedAt).length);
+    const stock = catalog.stock.get(id);
+    if (!stock) return undefined;
+    const gone = usesSince(stock, uses).filter(({ isBack }) => !isBack);
+    return Math.max(0, Number((stock.count - gone.reduce((sum, { amount }) => sum + amount, 0)).toFixed(2)));
   }
   const reels = [...catalog.reels.values()].filter(({ cable }) => cable === id);
   return reels.length === 0

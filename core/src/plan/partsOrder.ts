@@ -1,4 +1,5 @@
-import { needKinds, type NeedKind, type PartsRow } from './partsList.js';
+import { needKinds, type NeedKind } from './needs.js';
+import type { PartsRow } from './partsList.js';
 
 /** How a list of parts is put in order for a purchase. */
 export const partsOrders = ['kind', 'urgency', 'supplier', 'run'] as const;

@@ -1,5 +1,5 @@
 import type { CodeProfile } from '../ground/index.js';
-import { tapeFor, type Tape } from '../catalog/index.js';
+import { sleevesOf, tapeFor, type Sleeve, type Tape } from '../catalog/index.js';
 import {
   usualInspectionMonths,
   type SealMethod,
@@ -47,6 +47,8 @@ export interface Practice {
   masticTape?: string;
   /** Tapes which the shop has besides the shipped ones. */
   ownTapes?: Tape[];
+  /** Sleeves and boots which lie on the shop’s shelf; not stated, any of the usual sizes. */
+  ownSleeves?: Sleeve[];
   /** How joints are sealed where nobody says otherwise; not stated, rubber and vinyl. */
   sealSystem?: SealSystemId;
   /** Months until a seal is looked at again; those not stated are as everywhere. */
@@ -99,6 +101,7 @@ export const sealMethod = ({
   vinylTape,
   masticTape,
   ownTapes,
+  ownSleeves,
 }: Practice): SealMethod => ({
   stretch: tapeStretch,
   lap: tapeLap,
@@ -110,6 +113,7 @@ export const sealMethod = ({
     vinyl: tapeFor('vinyl', vinylTape, ownTapes),
     mastic: tapeFor('mastic', masticTape, ownTapes),
   },
+  sleeves: sleevesOf(ownSleeves),
 });
 
 /** Months until a seal in such a place is looked at again. */

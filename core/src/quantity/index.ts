@@ -13,6 +13,7 @@ export { parseCount } from './count.js';
 export { formatClock, parseClock } from './clock.js';
 export { parsePlainNumber } from './plainNumber.js';
 export { parseTorque } from './torque.js';
+export { formatMillilitres } from './volume.js';
 export { dbmFromWatts, formatPower, parsePower, wattsFromDbm } from './power.js';
 export { formatDecibels, parseDecibels } from './decibel.js';
 export { formatResistance, parseResistance } from './resistance.js';

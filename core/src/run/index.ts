@@ -56,13 +56,24 @@ export { duties, dutyIdOf, type DutyId } from './design/duty.js';
 export { putMatch } from './edit/putMatch.js';
 export { referenceOhmOf } from './design/reference.js';
 export { insertPiece, type Insertable } from './edit/insert.js';
-export { factAbout, factsOf, isCut, isEndMade, latestReading, newest, noFacts } from './facts/facts.js';
+export {
+  factAbout,
+  factsOf,
+  isCut,
+  isEndMade,
+  latestReading,
+  newest,
+  noFacts,
+  sealOf,
+} from './facts/facts.js';
 export { MAX_PHOTOS_OF_PLACE, photosOf, type KeptPhoto } from './facts/photos.js';
 export { placeNames } from './sheet/placeNames.js';
 export { aboutOf, factKinds, factText } from './facts/kinds.js';
 export type { Fact, FactBody, FactKindId, FactOf, Facts } from './facts/kinds.js';
 export { endWorks, type EndRecord, type EndWork, type PieceOfBatch } from './facts/endRecord.js';
 export { tubeReasons, type TubeReason } from './facts/tubeChecked.js';
+export { openedFinds, type OpenedFind } from './facts/opened.js';
+export type { TaskEnd } from './facts/taskBegun.js';
 export { tubeHistory, type TubeHistory } from './facts/tubeHistory.js';
 export { runReadingIds, type RunReadingId } from './facts/runReading.js';
 export { readingValue, type ReadingTaken } from './facts/reading.js';

@@ -11,7 +11,15 @@ export {
   type TapeLayer,
 } from './plan.js';
 export { passWords, sealNotes } from './notes.js';
-export { layerText, sealSteps, type SealAsk, type SealStep, type SealWork } from './sealCard.js';
+export {
+  closureSteps,
+  layerText,
+  sealSteps,
+  type SealAsk,
+  type SealStep,
+  type SealWork,
+} from './sealCard.js';
+export { openingSteps } from './openingCard.js';
 export {
   passesFor,
   sealSystem,
@@ -34,5 +42,13 @@ export {
   type TapeMethod,
   type TapeStretch,
 } from './tape.js';
-export { barePairInstructions, buriedInstructions, type HousingKind } from './withoutTape.js';
+export {
+  buriedInstructions,
+  closure,
+  closureIds,
+  type Closure,
+  type ClosureId,
+  type ClosurePlan,
+  type ClosureStep,
+} from './closures/index.js';
 export { sealWords, type SealWords } from './systems/words.js';

@@ -51,6 +51,7 @@ export interface TapeLayer {
 export interface MaterialUse {
   id: string;
   name: string;
+  kind: 'tape' | 'sleeve' | 'splice kit';
   unit: 'm' | 'piece';
   amount: Figure;
   /** Of a roll, m. */
@@ -215,6 +216,7 @@ function materialsOf(layers: readonly SealLayer[], source: string): MaterialUse[
     uses.set(material.id, {
       id: material.id,
       name: material.name,
+      kind: tape ? 'tape' : 'sleeve',
       unit: tape ? 'm' : 'piece',
       amount: tape ? figure(amount, 'm', source, amount * 0.1) : figure(amount, 'count', source),
       ...(tape ? { rollM: tape.tape.rollM } : {}),

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { sleeves, tapes, tapesFor, type Tape } from '../catalog/index.js';
+import { sleeves, sleevesOf, tapes, tapesFor, type Sleeve, type Tape } from '../catalog/index.js';
 import { defaultPractice, sealMethod, type Practice } from '../practice/index.js';
 import {
   dripLoop,
@@ -34,6 +34,7 @@ const usual: SealMethod = {
   passes: undefined,
   courtesy: false,
   tapes: { fusing: tapes.rubber38, vinyl: tapes.vinyl19, mastic: tapes.mastic63 },
+  sleeves: sleevesOf(),
 };
 function planned(id: SealSystemId, over: Partial<SealMethod> = {}, of: SealObject = object): SealPlan {
   const plan = sealSystem(id).plan(of, { ...usual, ...over });
@@ -302,6 +303,28 @@ describe('tapes of the shop', () => {
     expect(tapesFor('vinyl', [own])).not.toContain(own);
     // A vinyl never fuses, whatever the practice says.
     expect(sealMethod({ ...practice, fusingTape: 'vinyl19' }).tapes.fusing.id).toBe('rubber38');
+  });
+});
+
+describe('sleeves of the shop', () => {
+  const wide: Sleeve = {
+    ...sleeves[0],
+    id: 'wide',
+    name: 'wide cold shrink',
+    openMm: 60,
+    closedMm: 5,
+    lengthMm: 300,
+    lowestC: -5,
+  };
+  const method = sealMethod({ ...defaultPractice, ownSleeves: [wide] });
+
+  it('are the only ones of their kind that are taken, and the other kinds stay', () => {
+    expect(planned('cold shrink', method).layers[0].sleeve?.id).toBe('wide');
+    expect(planned('cold shrink', method).lowestC).toBe(-5);
+    expect(sleevesOf([wide]).filter(({ kind }) => kind === 'gel boot')).toHaveLength(3);
+    // One which does not pass over the nut fits nothing, though a usual size would.
+    const narrow = sealMethod({ ...defaultPractice, ownSleeves: [{ ...wide, openMm: 15 }] });
+    expect(sealSystem('cold shrink').plan(object, narrow)).toBeUndefined();
   });
 });
 

@@ -1,4 +1,5 @@
 import { formatFigure, formatLength, type UnitSystem } from '../quantity/index.js';
+import type { ClosurePlan } from './closures/index.js';
 import type { DripLoop } from './dripLoop.js';
 import type { SealLayer, SealPlan } from './plan.js';
 import type { ProfileStep } from './tape.js';
@@ -6,7 +7,7 @@ import type { SealSystem } from './systems/index.js';
 import { sealWords } from './systems/words.js';
 
 /** What a step wants to know before the card goes on. */
-export type SealAsk = 'proved' | 'torque' | 'dry' | 'temperature';
+export type SealAsk = 'proved' | 'torque' | 'dry' | 'temperature' | 'found';
 
 /** One step of sealing a joint, as the hand at it reads or hears it. */
 export interface SealStep {
@@ -19,42 +20,48 @@ export interface SealStep {
   layer?: number;
 }
 
-/** What the card is made for. */
-export interface SealWork {
-  plan: SealPlan;
-  system: SealSystem;
-  profile: readonly ProfileStep[];
+/** What both cards of a joint have in common: that of layers, and that of what closes it without. */
+interface JointWork {
   /** Of the coupling, N·m; nothing where it is locked without a spanner. */
   torqueNm: number | undefined;
   salt: boolean;
   /** A tube cap or a drain hole is near. */
   staysOpen: boolean;
   aloft: boolean;
+}
+
+/** What the card is made for. */
+export interface SealWork extends JointWork {
+  plan: SealPlan;
+  system: SealSystem;
+  profile: readonly ProfileStep[];
   loop: DripLoop | undefined;
   units: UnitSystem;
 }
 
-/**
- * The card of a seal, one thing a step. Order by the handbook of the trade, 6: proved, torque read, dry and warm enough, degreased and
- * greased, drip loop held, layers, a look all round, tie, photo.
- */
-export function sealSteps(work: SealWork): SealStep[] {
-  const { plan, system, torqueNm, salt, staysOpen, aloft, loop } = work;
+/** What is said wherever a card is read aloft. */
+export const ALOFT_CAUTION =
+  'Work aloft: fall arrest on, tools on lanyards, nobody below, no power lines near. Local rules decide who may climb.';
+
+/** Proved, tight, dry, warm enough and clean: before anything closes a joint. */
+function firstSteps(
+  { torqueNm, salt, staysOpen, aloft }: JointWork,
+  { lowestC, joined }: Pick<ClosurePlan, 'lowestC' | 'joined'>,
+): SealStep[] {
   return [
     {
       id: 'proved',
       title: 'Is the run proved?',
       text: 'A seal on a joint which is not proved comes off again.',
       ask: 'proved',
-      ...(aloft
-        ? {
-            caution:
-              'Work aloft: fall arrest on, tools on lanyards, nobody below, no power lines near. Local rules decide who may climb.',
-          }
-        : {}),
+      ...(aloft ? { caution: ALOFT_CAUTION } : {}),
     },
-    torqueNm === undefined
-      ? { id: 'torque', title: 'Coupled', text: 'Turn or push it home until it locks, and pull once.' }
+    torqueNm === undefined || joined !== undefined
+      ? {
+          id: 'torque',
+          title: 'Joined',
+          text: joined ?? 'Turn or push it home until it locks, and pull once.',
+        }
       : {
           id: 'torque',
           title: `Torque: ${torqueNm} N·m`,
@@ -70,15 +77,32 @@ export function sealSteps(work: SealWork): SealStep[] {
     {
       id: 'temperature',
       title: 'How warm is it?',
-      text: `These materials go on from ${plan.lowestC} °C. Keep the rolls in a pocket when it is near that.`,
+      text: `These materials go on from ${lowestC} °C. Keep them in a pocket when it is near that.`,
       ask: 'temperature',
     },
     {
       id: 'clean',
-      title: 'Clean, and grease the threads',
-      text: `${salt ? 'Rinse salt off with fresh water and dry it. ' : ''}Wipe jackets and joint with alcohol. A thin film of silicone grease on the threads only.`,
+      title: joined === undefined ? 'Clean, and grease the threads' : 'Clean',
+      text: `${salt ? 'Rinse salt off with fresh water and dry it. ' : ''}Wipe jackets and joint with alcohol.${joined === undefined ? ' A thin film of silicone grease on the threads only.' : ''}`,
       ...(staysOpen ? { caution: 'The cap of the tube and every drain hole stay free.' } : {}),
     },
+  ];
+}
+
+const photoStep: SealStep = {
+  id: 'photo',
+  title: 'Photograph it',
+  text: 'With the label in the picture. It is put with this joint at the hand-over.',
+};
+
+/**
+ * The card of a seal, one thing a step. Order by the handbook of the trade, 6: proved, torque read, dry and warm enough, degreased and
+ * greased, drip loop held, layers, a look all round, tie, photo.
+ */
+export function sealSteps(work: SealWork): SealStep[] {
+  const { plan, system, loop } = work;
+  return [
+    ...firstSteps(work, plan),
     {
       id: 'loop',
       title: 'Hold the drip loop',
@@ -100,13 +124,16 @@ export function sealSteps(work: SealWork): SealStep[] {
       title: 'Look all round',
       text: 'From every side: no bare metal, no wrinkle, no open lap looking upwards. Run a finger along both ends.',
     },
-    {
-      id: 'photo',
-      title: 'Photograph it',
-      text: 'With the label in the picture. It is put with this joint at the hand-over.',
-    },
+    photoStep,
   ];
 }
+
+/** The card of a joint which no layer closes: the same before, then the steps of its pit, box, splice or potting. */
+export const closureSteps = (plan: ClosurePlan, work: JointWork): SealStep[] => [
+  ...firstSteps(work, plan),
+  ...plan.steps.map((step, k): SealStep => ({ id: `step-${k}`, ...step })),
+  photoStep,
+];
 
 /** Where a layer begins, how it goes and where it ends, from edges which a hand finds. */
 export function layerText(

@@ -23,6 +23,8 @@ export type {
   WayBend,
 } from './document/site.js';
 export {
+  dayAfter,
+  MAX_DAYS,
   sharedTools,
   skills,
   usualBreak,

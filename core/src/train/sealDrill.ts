@@ -113,7 +113,7 @@ const topics: Record<string, (exposure: TapedExposure, method: SealMethod, syste
   }),
   buried: () => ({
     question: 'A joint will lie in the ground. How is it sealed?',
-    right: buriedInstructions(undefined)[1],
+    right: buriedInstructions[1],
     wrong: [
       [
         'Three passes of rubber and a UV layer',
@@ -125,7 +125,7 @@ const topics: Record<string, (exposure: TapedExposure, method: SealMethod, syste
       ],
       ['Grease in the connectors, nothing outside', 'Grease stops no standing water.'],
     ],
-    reason: buriedInstructions(undefined)[0],
+    reason: buriedInstructions[0],
   }),
 };
 

@@ -33,6 +33,8 @@ const stock = (id: string, count: number, matings: number, more: Partial<Stock> 
   kind: 'stock',
   data: { id, count, matings, ...more },
 });
+/** On the evening before the first ends were made. */
+const counted = { countedAt: '2026-11-01T17:00:00.000Z' };
 const harbour = { supplier: 'Harbour stores, Tarrowmere' };
 
 const { train: _, referencePlane: __, ...nPlug } = entry(catalog.parts, 'n-plug-crimp-10mm');
@@ -77,11 +79,23 @@ export const shopShelf: ShopEntry[] = [
   stock('n-jack-to-n-jack', 3, 9),
   stock('sma-plug-to-n-jack', 1, 407),
   stock('n-plug-to-bnc-jack', 1, 22),
-  stock('n-plug-crimp-10mm', 4, 0, { ...harbour, price: 6.4, lowest: 4, place: 'shelf 3', lot: '2026-07' }),
-  stock('n-plug-crimp-5mm', 6, 0),
-  stock('gas-n', 1, 0, { ...harbour, price: 41, lowest: 1, place: 'cabinet, box of tubes' }),
-  stock('support-10mm', 40, 0, { price: 0.9, place: 'van, left side', supplier: 'Mast yard, Saltpan' }),
-  stock('rubber38', 2, 0, { ...harbour, price: 11.5, lowest: 1, place: 'van, left side' }),
+  stock('n-plug-crimp-10mm', 8, 0, {
+    ...counted,
+    ...harbour,
+    price: 6.4,
+    lowest: 4,
+    place: 'shelf 3',
+    lot: '2026-07',
+  }),
+  stock('n-plug-crimp-5mm', 6, 0, counted),
+  stock('gas-n', 1, 0, { ...counted, ...harbour, price: 41, lowest: 1, place: 'cabinet, box of tubes' }),
+  stock('support-10mm', 40, 0, {
+    ...counted,
+    price: 0.9,
+    place: 'van, left side',
+    supplier: 'Mast yard, Saltpan',
+  }),
+  stock('rubber38', 2, 0, { ...counted, ...harbour, price: 11.5, lowest: 1, place: 'van, left side' }),
   {
     kind: 'cable',
     data: {

@@ -1,7 +1,7 @@
 import { readFact, type LoggedEnd, type LoggedTrim, type Damaged, type SignedDesign } from '@kobran/contract';
 import type { Design, Fact, FactKindId, FactOf, Facts, KeptLog } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, isNull, sql } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
@@ -18,6 +18,15 @@ const MOST_SOUND = 100_000;
 export interface RunFacts {
   facts: Facts;
   damaged: Damaged[];
+}
+
+/** An entry with its run and job. */
+export interface LoggedFact {
+  runId: string;
+  /** Its name. */
+  run: string;
+  jobId: string;
+  fact: Fact;
 }
 
 /** The rows of a run's facts as one column of the table of runs, oldest first; nothing when there are none. */
@@ -117,25 +126,47 @@ export class FactsService {
     });
   }
 
-  /** Resonances read while trimming, oldest first; those of deleted jobs and runs are left out. */
-  async trims(): Promise<LoggedTrim[]> {
-    const found = await this.ofKinds(['trimmed']);
-    return found
-      .filter((one): one is { runId: string; fact: FactOf<'trimmed'> } => one.fact.kind === 'trimmed')
-      .map(({ runId, fact: { trim, pieceId, at } }) => ({ ...trim, runId, about: pieceId, at }));
-  }
-
-  private async ofKinds(kinds: FactKindId[]): Promise<{ runId: string; fact: Fact }[]> {
+  /** The facts of every run in which somebody began or ended a task of a day. */
+  async ofRunsWithTasks(): Promise<Facts[]> {
     const rows = await this.db
-      .select({ fact: facts })
+      .selectDistinct({ id: facts.runId })
       .from(facts)
       .innerJoin(runs, eq(runs.id, facts.runId))
       .innerJoin(jobs, eq(jobs.id, runs.jobId))
-      .where(and(inArray(facts.kind, kinds), isNull(runs.deletedAt), isNull(jobs.deletedAt)))
+      .where(
+        and(inArray(facts.kind, ['task begun', 'task done']), isNull(runs.deletedAt), isNull(jobs.deletedAt)),
+      );
+    const all = await this.ofRuns(rows.map(({ id }) => id));
+    return [...all.values()].map((one) => one.facts);
+  }
+
+  /** Resonances read while trimming, oldest first; those of deleted jobs and runs are left out. */
+  async trims(): Promise<LoggedTrim[]> {
+    const found = await this.ofKinds(['trimmed']);
+    return found.flatMap(({ runId, fact }) =>
+      fact.kind === 'trimmed' ? [{ ...fact.trim, runId, about: fact.pieceId, at: fact.at }] : [],
+    );
+  }
+
+  /** Entries of some kinds in all jobs, oldest first; those of deleted jobs and runs are left out. */
+  async ofKinds(kinds: readonly FactKindId[], since = ''): Promise<LoggedFact[]> {
+    const rows = await this.db
+      .select({ fact: facts, run: sql<string>`coalesce(runs.design->>'name', '')`, jobId: runs.jobId })
+      .from(facts)
+      .innerJoin(runs, eq(runs.id, facts.runId))
+      .innerJoin(jobs, eq(jobs.id, runs.jobId))
+      .where(
+        and(
+          inArray(facts.kind, [...kinds]),
+          since === '' ? undefined : gt(facts.at, since),
+          isNull(runs.deletedAt),
+          isNull(jobs.deletedAt),
+        ),
+      )
       .orderBy(asc(facts.at), asc(facts.came));
-    return rows.flatMap(({ fact }) => {
+    return rows.flatMap(({ fact, run, jobId }) => {
       const read = this.stored(fact);
-      return read.ok ? [{ runId: fact.runId, fact: read.value }] : [];
+      return read.ok ? [{ runId: fact.runId, run, jobId, fact: read.value }] : [];
     });
   }
 

@@ -1,4 +1,12 @@
-import { cableScheduleCsv, partsListCsv, supportListCsv, traceOf, type AsBuiltQuery } from '@kobran/contract';
+import {
+  cableScheduleCsv,
+  cutListCsv,
+  materialsUsedCsv,
+  partsListCsv,
+  supportListCsv,
+  traceOf,
+  type AsBuiltQuery,
+} from '@kobran/contract';
 import {
   asBuiltRun,
   asBuiltSite,
@@ -10,6 +18,7 @@ import {
   heightProfile,
   inspectionsOf,
   magnitudes,
+  partName,
   partsList,
   photosOf,
   placeNames,
@@ -17,11 +26,13 @@ import {
   returnLossDb,
   siteGeoJson,
   survey,
+  usesOfJob,
   writeTouchstone,
   type BuiltRun,
   type Catalog,
   type Design,
   type Inspection,
+  type Practice,
   type PrintedPicture,
   type PrintedSweep,
   type Report,
@@ -33,6 +44,7 @@ import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { zipSync, strToU8, type Zippable } from 'fflate';
 import { bytesOf } from '../database/schema.js';
 import { FactsService } from '../facts/facts.service.js';
+import { ShopLogService } from '../facts/shopLog.service.js';
 import { JobFileService } from '../jobs/jobFile.service.js';
 import { JobsService } from '../jobs/jobs.service.js';
 import { RunSheets } from '../runs/runSheets.js';
@@ -53,6 +65,7 @@ interface OpenedJob {
   sheet: SiteSheet;
   pictures: ReadonlyMap<string, PrintedPicture>;
   catalog: Catalog;
+  practice: Practice;
   runs: OpenedRun[];
 }
 
@@ -68,6 +81,7 @@ export class HandoverService implements OnModuleDestroy {
     @Inject(TracesService) private readonly traces: TracesService,
     @Inject(FactsService) private readonly facts: FactsService,
     @Inject(BoardService) private readonly board: BoardService,
+    @Inject(ShopLogService) private readonly shopLog: ShopLogService,
     @Inject(PicturesService) private readonly pictures: PicturesService,
   ) {}
 
@@ -111,13 +125,28 @@ export class HandoverService implements OnModuleDestroy {
     const { text } = await this.files.export(jobId);
     let file = '';
     for await (const piece of text) file += piece;
-    const parts = partsList(job.runs, job.sheet, job.catalog, await this.usedEnds());
+    const parts = partsList(job.runs, job.sheet, job.catalog, await this.shopLog.read());
     const entries: Zippable = {
       'job.json': strToU8(file),
       'as-built.pdf': new Uint8Array(await this.siteDocument(job, query)),
       'inspections.ics': strToU8(calendarOf(job.name, dueOf(job.runs))),
       'cable-schedule.csv': strToU8(cableScheduleCsv(job.sheet, units)),
       'supports.csv': strToU8(supportListCsv(job.sheet, units)),
+      'cut-list.csv': strToU8(
+        cutListCsv(
+          job.runs.map(({ design, sheet }) => ({ name: design.name, cuts: sheet.cuts })),
+          units,
+        ),
+      ),
+      'materials-used.csv': strToU8(
+        materialsUsedCsv(
+          usesOfJob(
+            job.runs.map(({ design, facts }) => ({ name: design.name, facts })),
+            job.site,
+          ),
+          (part) => partName(part, job.catalog, job.practice),
+        ),
+      ),
       'parts.csv': strToU8(partsListCsv(parts, units)),
       'site.geojson': strToU8(JSON.stringify(siteGeoJson(job.site))),
       'log-heads.txt': strToU8(
@@ -142,10 +171,6 @@ export class HandoverService implements OnModuleDestroy {
     });
   }
 
-  private async usedEnds() {
-    return (await this.facts.ends()).map(({ part, outcome, at }) => ({ part, outcome, at }));
-  }
-
   private async openedJob(jobId: string, query: AsBuiltQuery = {}): Promise<OpenedJob> {
     const job = await this.jobs.read(jobId);
     const runs: OpenedRun[] = [];
@@ -167,6 +192,7 @@ export class HandoverService implements OnModuleDestroy {
       ),
       sheet: survey(site, surveyed, catalog, job.practice.codeProfiles),
       catalog,
+      practice: job.practice,
       runs,
     };
   }

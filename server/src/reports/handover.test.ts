@@ -153,11 +153,17 @@ describe('a site is handed over', () => {
         'as-built.pdf',
         'inspections.ics',
         'cable-schedule.csv',
+        'cut-list.csv',
+        'materials-used.csv',
         'parts.csv',
         'site.geojson',
       ]),
     );
     expect(Object.keys(files).some((name) => /^sweeps\/1-.*\.s[12]p$/.test(name))).toBe(true);
+    // Two plugs went onto the jumper (the demo’s log): both are in the list of what was used.
+    const used = strFromU8(files['materials-used.csv']).split('\n');
+    expect(used.filter((line) => /VHF voice.*N plug/.test(line)).length).toBeGreaterThanOrEqual(2);
+    expect(strFromU8(files['cut-list.csv'])).toMatch(/VHF voice[^\n]*Hut jumper[^\n]*yes/);
     const file = JSON.parse(strFromU8(files['job.json'])) as JobFile;
     const { id } = (await api().post('/api/jobs/import').send(file).expect(201)).body as JobDocument;
     const again = JSON.parse(

@@ -1,4 +1,4 @@
-import { GaugeSheetQuery, LabelSheetQuery, routes } from '@kobran/contract';
+import { GaugeSheetQuery, LabelSheetQuery, routes, SiteLabelsQuery } from '@kobran/contract';
 import { Controller, Inject, Param, ParseUUIDPipe, Query, Req, StreamableFile } from '@nestjs/common';
 import type { Request } from 'express';
 import { ApiProduces, ApiTags } from '@nestjs/swagger';
@@ -7,6 +7,9 @@ import { ReportsService } from './reports.service.js';
 
 const pdf = (bytes: Buffer, name: string): StreamableFile =>
   new StreamableFile(bytes, { type: 'application/pdf', disposition: `inline; filename="${name}"` });
+
+/** Where this Kobran is reached from. */
+const addressOf = (request: Request): string => `${request.protocol}://${request.get('host') ?? 'localhost'}`;
 
 @ApiTags('reports')
 @Controller()
@@ -29,7 +32,16 @@ export class ReportsController {
     @Query() query: LabelSheetQuery,
     @Req() request: Request,
   ): Promise<StreamableFile> {
-    const address = `${request.protocol}://${request.get('host') ?? 'localhost'}`;
-    return pdf(await this.reports.labels(id, query, address), 'labels.pdf');
+    return pdf(await this.reports.labels(id, query, addressOf(request)), 'labels.pdf');
+  }
+
+  @HandlesFile(routes.printSiteLabels)
+  @ApiProduces('application/pdf')
+  async siteLabels(
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query() query: SiteLabelsQuery,
+    @Req() request: Request,
+  ): Promise<StreamableFile> {
+    return pdf(await this.reports.siteLabels(id, query, addressOf(request)), 'labels.pdf');
   }
 }

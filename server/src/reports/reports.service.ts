@@ -1,4 +1,4 @@
-import type { GaugeSheetQuery, LabelSheetQuery } from '@kobran/contract';
+import type { GaugeSheetQuery, LabelSheetQuery, SiteLabelsQuery } from '@kobran/contract';
 import {
   assembliesOf,
   cardFor,
@@ -18,15 +18,22 @@ import {
 import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { create } from 'qrcode';
 import { notFound } from '../errors/problem.js';
+import { JobsService } from '../jobs/jobs.service.js';
 import { RunSheets } from '../runs/runSheets.js';
 import { background } from '../work/background.js';
+
+/** A label with the dark cells of its code. */
+type CodedLabel = Parameters<typeof labelSheet>[0][number];
 
 /** What is printed for the bench. */
 @Injectable()
 export class ReportsService implements OnModuleDestroy {
   private readonly threads = background('reports/pdf.worker.js');
 
-  constructor(@Inject(RunSheets) private readonly sheets: RunSheets) {}
+  constructor(
+    @Inject(RunSheets) private readonly sheets: RunSheets,
+    @Inject(JobsService) private readonly jobs: JobsService,
+  ) {}
 
   onModuleDestroy(): Promise<void> {
     return this.threads.destroy();
@@ -60,14 +67,28 @@ export class ReportsService implements OnModuleDestroy {
    *
    * @param address where this Kobran is reached from: the code on a label leads to where a visit to its piece begins
    */
-  async labels(
+  async labels(runId: string, query: LabelSheetQuery, address: string): Promise<Buffer> {
+    const { name, labels } = await this.labelsOf(runId, query, address);
+    if (labels.length === 0) throw notFound('assembly', query.piece ?? 'any');
+    return this.drawn(labelSheet(labels, query.form ?? 'flag'), `Labels, ${name}`);
+  }
+
+  /** Those of every run of a site. */
+  async siteLabels(jobId: string, { form = 'flag' }: SiteLabelsQuery, address: string): Promise<Buffer> {
+    const job = await this.jobs.read(jobId);
+    const labels: CodedLabel[] = [];
+    for (const { id } of job.runs) labels.push(...(await this.labelsOf(id, {}, address)).labels);
+    if (labels.length === 0) throw notFound('assembly', 'any');
+    return this.drawn(labelSheet(labels, form), `Labels, ${job.name}`);
+  }
+
+  private async labelsOf(
     runId: string,
-    { piece, count, form = 'flag' }: LabelSheetQuery,
+    { piece, count }: LabelSheetQuery,
     address: string,
-  ): Promise<Buffer> {
+  ): Promise<{ name: string; labels: CodedLabel[] }> {
     const { run, sheet, catalog, place } = await this.sheets.sheetOf(runId);
     const assemblies = assembliesOf(run.design).filter(({ id }) => piece === undefined || id === piece);
-    if (assemblies.length === 0) throw notFound('assembly', piece ?? 'any');
     const of: LabelledRun = {
       name: run.design.name,
       code: runId.slice(-6),
@@ -88,7 +109,7 @@ export class ReportsService implements OnModuleDestroy {
         : [];
     const cells = cellsOf(`${address}/runs/${runId}/visit`);
     const places = boxes.map((box) => ({ ...placeLabel(box, run.design.name, of.code), cells }));
-    return this.drawn(labelSheet([...labels, ...places], form), `Labels, ${run.design.name}`);
+    return { name: run.design.name, labels: [...labels, ...places] };
   }
 
   private async drawn(papers: Paper[], title: string): Promise<Buffer> {

@@ -4,6 +4,7 @@ import { randomUUID } from 'node:crypto';
 import { OPS, getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { Response } from 'supertest';
 import { describe, expect, it } from 'vitest';
+import { brackwater } from '../demo/brackwater.js';
 import { demoServer } from '../demoServer.fixture.js';
 
 const vhf = '/api/runs/7a0e1d00-0000-4000-8000-00000000a001';
@@ -150,6 +151,13 @@ describe('labels', () => {
     // The box in its way has one too.
     expect(page.words).toContain('Entry box');
     expect(page.words).toContain('from the radio');
+  });
+
+  it('of a whole site: those of every run', async () => {
+    const pages = await readBack(await fetched(`/api/jobs/${brackwater.id}/labels.pdf?form=wrap`));
+    const words = pages.map((page) => page.words).join(' ');
+    // A long name is cut with an ellipsis; so much of each is always there.
+    for (const { design } of brackwater.runs) expect(words).toContain(design.name.slice(0, 20));
   });
 
   it('two to a piece, numbered, as many pages as they need', async () => {

@@ -1,5 +1,11 @@
 import { documentHash, signedState, signOffProblem, type FactOf, type KeptLog } from '@kobran/core';
-import { routes, type LoggedEnd, type LoggedTrim, type SignedDesign } from '@kobran/contract';
+import {
+  routes,
+  type LoggedEnd,
+  type LoggedTrim,
+  type ShopLogDocument,
+  type SignedDesign,
+} from '@kobran/contract';
 import { Body, Controller, Inject, Param, ParseUUIDPipe } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { Handles } from '../handles.js';
@@ -7,6 +13,7 @@ import { RunsService } from './runs.service.js';
 import { problem } from '../errors/problem.js';
 import { ByCaller, signedBy, type Caller } from '../crew/caller.js';
 import { FactsService } from '../facts/facts.service.js';
+import { ShopLogService } from '../facts/shopLog.service.js';
 import { RunSheets } from './runSheets.js';
 
 @ApiTags('facts')
@@ -16,6 +23,7 @@ export class FactsController {
     @Inject(FactsService) private readonly facts: FactsService,
     @Inject(RunsService) private readonly runs: RunsService,
     @Inject(RunSheets) private readonly sheets: RunSheets,
+    @Inject(ShopLogService) private readonly shop: ShopLogService,
   ) {}
 
   @Handles(routes.addFact)
@@ -63,6 +71,11 @@ export class FactsController {
   @Handles(routes.listEnds)
   ends(): Promise<LoggedEnd[]> {
     return this.facts.ends();
+  }
+
+  @Handles(routes.readShopLog)
+  shopLog(): Promise<ShopLogDocument> {
+    return this.shop.read();
   }
 
   @Handles(routes.listTrims)

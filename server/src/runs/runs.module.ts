@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { FactsController } from './facts.controller.js';
 import { FactsService } from '../facts/facts.service.js';
+import { ShopLogService } from '../facts/shopLog.service.js';
 import { PracticeModule } from '../practice/practice.module.js';
 import { ShopModule } from '../shop/shop.module.js';
 import { SitesModule } from '../sites/sites.module.js';
@@ -11,7 +12,7 @@ import { RunsService } from './runs.service.js';
 @Module({
   imports: [ShopModule, PracticeModule, SitesModule],
   controllers: [RunsController, FactsController],
-  providers: [RunsService, RunSheets, FactsService],
-  exports: [RunsService, RunSheets, FactsService],
+  providers: [RunsService, RunSheets, FactsService, ShopLogService],
+  exports: [RunsService, RunSheets, FactsService, ShopLogService],
 })
 export class RunsModule {}

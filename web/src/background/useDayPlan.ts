@@ -28,16 +28,20 @@ export interface DayPlan {
 }
 
 /** The plan of a day, anew for every other wish: a first one at once, a better one as soon as it is found, and then a proof where there is one. */
-export function useDayPlan(wish: DayToPlan): DayPlan {
+export function useDayPlan(wish: DayToPlan): DayPlan;
+/** The same of a day which is looked at now and then: nothing for no wish. */
+export function useDayPlan(wish: DayToPlan | undefined): DayPlan | undefined;
+export function useDayPlan(wish: DayToPlan | undefined): DayPlan | undefined {
   const { state, start, cancel } = useBackground(plan);
-  const first = useMemo(() => schedule(wish.tasks, wish.setup, { ...wish, tries: 0 }), [wish]);
+  const first = useMemo(() => wish && schedule(wish.tasks, wish.setup, { ...wish, tries: 0 }), [wish]);
   const [found, setFound] = useState<FoundPlan>();
   const news = state.kind === 'done' ? state.answer : state.kind === 'working' ? state.news : undefined;
   if (news && news !== found) setFound(news);
-  const isOpen = !first.proved;
+  const isOpen = first !== undefined && !first.proved;
   useEffect(() => {
-    if (isOpen) start(wish);
+    if (isOpen && wish) start(wish);
   }, [wish, isOpen, start]);
+  if (!first || !wish) return undefined;
   const better = found && sameWish(found.wish, wish) ? found.plan : undefined;
   const isWorking = isOpen && state.kind === 'working';
   return {

@@ -10,24 +10,17 @@ export function DoneButton({
   label,
   done,
   disabled = false,
-  plain = false,
 }: {
   fact: FactBody;
   label: string;
   done: string;
   disabled?: boolean;
-  /** Another button beside it is the usual one. */
-  plain?: boolean;
 }): ReactNode {
   const { facts, writer } = useOpenRun();
   const known = factAbout(facts, fact.kind, aboutOf(fact));
   if (!known) {
     return (
-      <button
-        className={plain ? 'button' : 'button button-primary'}
-        disabled={disabled}
-        onClick={() => writer.add(fact)}
-      >
+      <button className="button button-primary" disabled={disabled} onClick={() => writer.add(fact)}>
         {label}
       </button>
     );

@@ -87,7 +87,7 @@ function OpenRunFrame({
     }),
     [document, editor, facts, writer, practice, sheet, place],
   );
-  const isCard = /\/(make|seal)\/[^/]+$/.test(useLocation().pathname);
+  const isCard = /\/(make|seal)\/[^/]+$|\/seal\/[^/]+\/open$/.test(useLocation().pathname);
 
   useKeys('mod+z', () => editor.undo?.(), { preventDefault: true });
   useKeys('mod+shift+z, mod+y', () => editor.redo?.(), { preventDefault: true });

@@ -1,7 +1,7 @@
 import { pathOf, routes } from '@kobran/contract';
 import type { QueryClient } from '@tanstack/react-query';
 import type { Tabs } from './kept/tabs.js';
-import { jobKey, logKey, revisionsKey, runKey, tracesKey } from './queries.js';
+import { jobKey, logKey, revisionsKey, runKey, SHOP_LOG, tracesKey } from './queries.js';
 
 /** Followed by what has changed, as the server tells it. */
 const NEWS = 'server ';
@@ -27,11 +27,12 @@ export function keysOf(change: string): string[][] | 'all' {
         ['inspections'],
         ['ends'],
         ['trims'],
+        SHOP_LOG,
       ];
     case 'job':
-      return [jobKey(id), ['jobs'], ['board'], ['board pages'], ['run'], ['inspections']];
+      return [jobKey(id), ['jobs'], ['board'], ['board pages'], ['run'], ['inspections'], SHOP_LOG];
     case 'shop':
-      return [['shop'], ['board pages']];
+      return [['shop'], ['board pages'], SHOP_LOG];
     default:
       return 'all';
   }

@@ -17,6 +17,7 @@ import {
   revisionsOfRun,
   runKey,
   runOf,
+  shopLogOf,
   shopOf,
   shopPracticeOf,
   tracesKey,
@@ -70,7 +71,13 @@ export async function keepSite(
   await call(routes.readHealth);
   const fresh = { staleTime: 0 };
   const job: JobDocument = await queries.fetchQuery({ ...jobOf(jobId), ...fresh });
-  const common: readonly Question<unknown>[] = [shopOf, shopPracticeOf, inspectionsSoon, peopleQuery];
+  const common: readonly Question<unknown>[] = [
+    shopOf,
+    shopPracticeOf,
+    shopLogOf,
+    inspectionsSoon,
+    peopleQuery,
+  ];
   let done = 1;
   let of = 1 + common.length + 2 + job.runs.length;
   const step = (more = 0): void => onStep(++done, (of += more));

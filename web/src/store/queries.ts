@@ -8,6 +8,7 @@ import {
   type ListedTrace,
   type RunDocument,
   type ShopDocument,
+  type ShopLogDocument,
   type ShopPracticeDocument,
   type SignedDesign,
   type StoredTrace,
@@ -31,6 +32,7 @@ export const boardPagesKey = (query: BoardQuery): [string, BoardQuery] => ['boar
 export const logKey = (runId: string): [string, string] => ['log', runId];
 export const revisionsKey = (runId: string): [string, string] => ['revisions', runId];
 export const SHOP_PRACTICE = ['shop practice'];
+export const SHOP_LOG = ['shop log'];
 /** Apart from the list: what is in it changes, samples do not. */
 export const traceKey = (runId: string, traceId: string): string[] => ['trace', runId, traceId];
 export const tracesKey = (runId: string): [string, string] => ['traces', runId];
@@ -123,6 +125,12 @@ export const shopOf: Question<ShopDocument> = {
 export const shopPracticeOf: Question<ShopPracticeDocument> = {
   queryKey: SHOP_PRACTICE,
   queryFn: () => call(routes.readShopPractice),
+};
+
+/** What failed, what was used and how long it took, in all jobs. */
+export const shopLogOf: Question<ShopLogDocument> = {
+  queryKey: SHOP_LOG,
+  queryFn: () => call(routes.readShopLog),
 };
 
 /** A change of jobs or runs; everything shown is read again afterwards. */

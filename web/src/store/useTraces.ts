@@ -6,7 +6,14 @@ import {
   type ListedTrace,
   type StoredTrace,
 } from '@kobran/contract';
-import { renormalised, type FarEndKind, type ReadTrace, type Result, type Trace } from '@kobran/core';
+import {
+  renormalised,
+  sweepHash,
+  type FarEndKind,
+  type ReadTrace,
+  type Result,
+  type Trace,
+} from '@kobran/core';
 import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { useEffect } from 'react';
@@ -58,6 +65,32 @@ export function useTraces(): Traces {
     onSettled: () => queries.invalidateQueries({ queryKey: key }),
   });
   const kept = data ?? [];
+  const wholeOf = async (traceId: string): Promise<StoredTrace> => {
+    const own = waiting.find(({ id }) => id === traceId);
+    return own ? { ...own, birth: false } : queries.ensureQueryData(wholeTrace(runId, traceId));
+  };
+  /** Changes what a sweep is, and writes that into the log by the hash of its samples. */
+  const logged = (
+    what: keyof typeof requests,
+    traceId: string,
+    kind: 'sweep' | 'sweep withdrawn' | 'birth record',
+    afterwards: () => void = () => undefined,
+  ): void => {
+    // Once deleted it is not answered any more.
+    wholeOf(traceId).then(
+      (whole) =>
+        mutate(
+          { what, traceId },
+          {
+            onSuccess: () => {
+              writer.add({ kind, pieceId: whole.pieceId, name: whole.name, sha256: sweepHash(whole) });
+              afterwards();
+            },
+          },
+        ),
+      (problem: unknown) => toast.error(messageOf(problem), { duration: 12_000 }),
+    );
+  };
   return {
     all: [
       ...kept,
@@ -67,24 +100,18 @@ export function useTraces(): Traces {
     ],
     error,
     waits: (id) => kept.every((one) => one.id !== id),
-    add: (trace, name, setting) => writer.addTrace(asBody(trace, name, setting)),
-    whole: async (traceId) => {
-      const own = waiting.find(({ id }) => id === traceId);
-      return own ? { ...own, birth: false } : queries.ensureQueryData(wholeTrace(runId, traceId));
+    add: (trace, name, setting) => {
+      const body = asBody(trace, name, setting);
+      writer.addTrace(body);
+      writer.add({ kind: 'sweep', pieceId: setting.pieceId, name, sha256: sweepHash(body) });
     },
-    makeBirth: (traceId) => mutate({ what: 'birth', traceId }),
+    whole: wholeOf,
+    makeBirth: (id) => logged('birth', id, 'birth record'),
     remove: ({ id, name }) =>
-      mutate(
-        { what: 'remove', traceId: id },
-        {
-          onSuccess: () =>
-            toast(`${name} is deleted.`, {
-              action: {
-                label: 'Restore',
-                onClick: () => mutate({ what: 'restore', traceId: id }),
-              },
-            }),
-        },
+      logged('remove', id, 'sweep withdrawn', () =>
+        toast(`${name} is deleted.`, {
+          action: { label: 'Restore', onClick: () => logged('restore', id, 'sweep') },
+        }),
       ),
   };
 }

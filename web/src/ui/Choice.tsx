@@ -93,7 +93,8 @@ export function Chips<T extends string>({
 }: {
   /** For screen readers; the page says it in its own way. */
   legend: string;
-  value: T;
+  /** Nothing while nobody has chosen. */
+  value: T | undefined;
   options: readonly (readonly [value: T, label: string])[];
   onChange: (value: T) => void;
   stacked?: boolean;

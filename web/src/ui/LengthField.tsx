@@ -8,6 +8,8 @@ interface Props {
   valueM: number | undefined;
   onChange: (metres: number) => void;
   onClear?: () => void;
+  /** Least and most that is taken, m. */
+  range?: readonly [least: number, most: number];
   hint?: string;
   placeholder?: string;
 }

@@ -12,6 +12,8 @@ interface Props<T> {
   onChange: (value: T) => void;
   /** Emptied; a field without it cannot be. */
   onClear?: () => void;
+  /** Least and most that is taken; what is outside stays in the field, with these. */
+  range?: readonly [least: T, most: T] | undefined;
   hint?: string;
   hideLabel?: boolean;
   placeholder?: string;
@@ -27,6 +29,7 @@ export function QuantityField<T = number>({
   parse,
   onChange,
   onClear,
+  range,
   hint,
   hideLabel,
   placeholder,
@@ -40,16 +43,22 @@ export function QuantityField<T = number>({
     if (text !== undefined) take(text);
   }
 
+  function readIn(text: string): Result<T> {
+    // Three decimals behind a point stood in this field before: then the point is read so, and where the device reads commas it is asked.
+    const pointed = value !== undefined && /\d\.\d{3}(?!\d)/.test(format(value));
+    const mark = pointed ? (numbers === ',' ? undefined : '.') : numbers;
+    const read = parse(mark ? settledMarks(text, mark) : text);
+    const outside = read.ok && range && outsideOf(range, read.value, { label, format });
+    return outside ? { ok: false, problem: outside } : read;
+  }
+
   function take(text: string): void {
     if (text.trim() === '' && (value === undefined || onClear)) {
       revert();
       if (value !== undefined) onClear?.();
       return;
     }
-    // Three decimals behind a point stood in this field before: then the point is read so, and where the device reads commas it is asked.
-    const pointed = value !== undefined && /\d\.\d{3}(?!\d)/.test(format(value));
-    const mark = pointed ? (numbers === ',' ? undefined : '.') : numbers;
-    const read = parse(mark ? settledMarks(text, mark) : text);
+    const read = readIn(text);
     if (!read.ok) return setProblem(read.problem);
     setText(undefined);
     setProblem(undefined);
@@ -98,4 +107,19 @@ export function QuantityField<T = number>({
       )}
     </Labelled>
   );
+}
+
+/** What is against a value which does not lie within what is taken. */
+function outsideOf<T>(
+  [least, most]: readonly [T, T],
+  value: T,
+  { label, format }: Pick<Props<T>, 'label' | 'format'>,
+): Problem | undefined {
+  if (value >= least && value <= most) return undefined;
+  return {
+    code: 'field.range',
+    message: `It has to lie between ${format(least)} and ${format(most)}.`,
+    where: label,
+    remedy: 'Type one between them.',
+  };
 }

@@ -30,13 +30,21 @@ export interface Port {
   matings: number;
 }
 
+/** So much of a part as left the shelf when something was made, hung, joined or sealed: pieces, rolls or m, as the list of parts counts it. */
+export interface UsedPart {
+  part: string;
+  amount: number;
+}
+
 /** What lies on the shelf: adapters, and all else that the list of parts asks for. */
 export interface Stock {
   /** Of an adapter or another part, as the list of parts calls it. */
   id: string;
   count: number;
-  /** When it was counted, ISO 8601: connectors which were used since are off the shelf. */
+  /** When it was counted, ISO 8601: what was used since is off the shelf. */
   countedAt?: string;
+  /** Uses in the log, by their ids, for which nothing left the shelf after all. */
+  putBack?: string[];
   /** Fewer are filled up with the next purchase. */
   lowest?: number;
   /** Of one, in the shop’s money. */

@@ -10,6 +10,7 @@ export type {
   ShopEntry,
   ShopKind,
   Stock,
+  UsedPart,
 } from './entries.js';
 export { catalogEntries, newEntries } from './newEntries.js';
 export { impedanceFromDiameters, implausible } from './plausible.js';

@@ -1,6 +1,6 @@
 import type { DaySetup, Worker } from '../../site/index.js';
 import { TICK_MIN, toolCount } from './setup.js';
-import { mayDo, ticksOf, type PlacedTask } from './place.js';
+import { leastMinutes, mayDo, ticksOf, type PlacedTask } from './place.js';
 import type { Task } from './task.js';
 
 /**
@@ -18,7 +18,10 @@ export function earliestEnd(
   underWay: readonly PlacedTask[] = [],
 ): number {
   const running = new Set(underWay.map(({ task }) => task.id));
-  const tasks = all.filter(({ id }) => !running.has(id));
+  const tasks = atLeast(
+    all.filter(({ id }) => !running.has(id)),
+    setup,
+  );
   const heads = headsOf(tasks, setup, nowMin, underWay);
   const tails = tailsOf(tasks);
   const lengthOf = (task: Task): number => ticksOf(task.minutes) * TICK_MIN;
@@ -50,6 +53,10 @@ export function earliestEnd(
   const bound = Math.max(chain, ...byPeople, ...byTool, ...underWay.map(({ endMin }) => endMin));
   return Math.ceil(bound / TICK_MIN - 1e-9) * TICK_MIN;
 }
+
+/** Tasks as the quickest hands of a crew do them: what no plan is shorter than. */
+export const atLeast = (tasks: readonly Task[], { people }: Pick<DaySetup, 'people'>): Task[] =>
+  tasks.map((task) => ({ ...task, minutes: leastMinutes(task, people) }));
 
 /** Is somebody there and not away, a whole step long? */
 export const isAtWork = ({ hours, away }: Worker, atMin: number): boolean =>

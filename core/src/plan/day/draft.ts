@@ -11,4 +11,4 @@ export type RunToPlan = Omit<PlannedRun, 'sheet'> & {
 export type Draft = Pick<Task, 'kind' | 'title' | 'place' | 'after'> & {
   key: string;
   minutes: number;
-} & Partial<Omit<Task, 'id' | 'spread' | 'minutes'>>;
+} & Partial<Omit<Task, 'id' | 'spread' | 'minutes' | 'minutesOf'>>;

@@ -1,10 +1,13 @@
 export { earliestEnd } from './bound.js';
 export { learnedMinutes, type TimedTask } from './learned.js';
-export type { LeftTask, PlacedTask } from './place.js';
+export { minutesWith, type LeftTask, type PlacedTask } from './place.js';
+export { leftAfter } from './nextDay.js';
 export { planFrom } from './planFrom.js';
 export { proveDay, workOf, type DayToPlan } from './proveDay.js';
-export { chainOf, climbsOf, schedule, type Schedule, type ScheduleOptions } from './schedule.js';
+export { chainOf, climbsOf, placesOf, schedule, type Schedule, type ScheduleOptions } from './schedule.js';
 export { TICK_MIN } from './setup.js';
+export { beginningOf, endingOf } from './taskFacts.js';
+export { timedTasks } from './timedTasks.js';
 export type { RunToPlan } from './draft.js';
 export { doneKey, placeName, siteTasks } from './siteTasks.js';
 export { taskKinds, taskPlaces, type Task, type TaskKind, type TaskPlace } from './task.js';

@@ -1,3 +1,4 @@
+import { nameAsCompared } from '../../crew/index.js';
 import type { DaySetup, DaySpan, SharedTool, Worker } from '../../site/index.js';
 import { TICK_MIN, toolCount } from './setup.js';
 import type { Task } from './task.js';
@@ -15,14 +16,32 @@ export interface LeftTask {
   why: string;
 }
 
-/** A task with everything about its time in ticks. */
-export interface Timed {
+/** A task with those it still waits for. */
+export interface Waiting {
   task: Task;
-  ticks: number;
   after: string[];
 }
 
 export const ticksOf = (minutes: number): number => Math.max(1, Math.ceil(minutes / TICK_MIN - 1e-9));
+
+/** How long a task takes these hands: as long as the slowest of them. */
+export const minutesWith = (
+  { minutes, minutesOf }: Pick<Task, 'minutes' | 'minutesOf'>,
+  people: readonly string[],
+): number =>
+  people.length === 0
+    ? minutes
+    : Math.max(...people.map((name) => minutesOf[nameAsCompared(name)] ?? minutes));
+
+/** How long a task takes at the least with this crew: its quickest hands, as many as it wants. */
+export function leastMinutes(task: Task, people: readonly Worker[]): number {
+  const each = people
+    .filter((one) => mayDo(one, task))
+    .map(({ name }) => minutesWith(task, [name]))
+    .sort((x, y) => x - y);
+  return each.at(task.people - 1) ?? task.minutes;
+}
+
 const tickAt = (minute: number): number => Math.floor(minute / TICK_MIN);
 const TICKS = (24 * 60) / TICK_MIN;
 
@@ -57,23 +76,37 @@ export class Board {
   }
 
   /** Puts a task to the earliest time from which everything it needs is there. */
-  place({ task, ticks, after }: Timed, waitsFor: readonly string[] = after): boolean {
+  place({ task, after }: Waiting): boolean {
     const fixed = this.setup.fixed.find((one) => one.task === task.id);
-    const ends = waitsFor.map((id) => this.placed.get(id)?.endMin);
+    const ends = after.map((id) => this.placed.get(id)?.endMin);
     if (ends.some((end) => end === undefined)) return false;
     const ready = Math.max(this.nowMin, fixed?.startMin ?? 0, ...ends.map((end) => end ?? 0));
-    for (let at = Math.ceil(ready / TICK_MIN); at + ticks <= TICKS; at++) {
-      const blocked = this.blockedUntil(task, at, ticks);
+    const able = this.ableFor(task, fixed?.people);
+    if (able.length < task.people) return false;
+    const lengths = [...new Set(able.map(({ ticks }) => ticks))].sort((x, y) => x - y);
+    for (let at = Math.ceil(ready / TICK_MIN); at + lengths[0] <= TICKS; at++) {
+      const blocked = this.blockedUntil(task, at, lengths[0]);
       if (blocked !== undefined) {
         at = blocked;
         continue;
       }
-      const people = this.peopleFor(task, at, ticks, fixed?.people);
-      if (!people) continue;
-      this.take(task, at, ticks, people);
-      return true;
+      // The quickest hands which are free then.
+      for (const ticks of lengths) {
+        if (at + ticks > TICKS || this.blockedUntil(task, at, ticks) !== undefined) break;
+        const people = this.peopleFor(task, at, ticks, able);
+        if (!people) continue;
+        this.take(task, at, ticks, people);
+        return true;
+      }
     }
     return false;
+  }
+
+  /** Who may do a task, and how long it takes them. */
+  private ableFor(task: Task, wanted: readonly string[] = []): { one: Worker; ticks: number }[] {
+    return this.setup.people
+      .filter((one) => (wanted.length === 0 || wanted.includes(one.name)) && mayDo(one, task))
+      .map((one) => ({ one, ticks: ticksOf(minutesWith(task, [one.name])) }));
   }
 
   /** Work which is under way stays as it is. */
@@ -98,17 +131,12 @@ export class Board {
     task: Task,
     at: number,
     ticks: number,
-    wanted: readonly string[] | undefined,
+    able: readonly { one: Worker; ticks: number }[],
   ): string[] | undefined {
-    const free = this.setup.people.filter(
-      (one) =>
-        (!wanted || wanted.length === 0 || wanted.includes(one.name)) &&
-        mayDo(one, task) &&
-        this.isFree(one.name, at, ticks),
-    );
+    const free = able.filter(({ one, ticks: own }) => own <= ticks && this.isFree(one.name, at, ticks));
     if (free.length < task.people) return undefined;
     return free
-      .map((one) => ({
+      .map(({ one }) => ({
         name: one.name,
         there: this.placeBefore(one.name, at) === task.place ? 0 : 1,
         can: one.skills.length,

@@ -1,7 +1,7 @@
 import type { MilpSolver } from '../../milp/index.js';
 import type { DaySetup, Worker } from '../../site/index.js';
-import { headsOf, isAtWork, tailsOf } from './bound.js';
-import { mayDo, ticksOf, type PlacedTask } from './place.js';
+import { atLeast, headsOf, isAtWork, tailsOf } from './bound.js';
+import { leastMinutes, mayDo, ticksOf, type PlacedTask } from './place.js';
 import { impossible, scheduleInOrder, type Schedule } from './schedule.js';
 import { TICK_MIN, toolCount } from './setup.js';
 import type { Task } from './task.js';
@@ -44,13 +44,16 @@ export async function proveDay(
   const isWhole = plan.placed.length === possible.length;
   const running = new Map(underWay.map((one) => [one.task.id, one]));
   const heads = headsOf(
-    possible.filter(({ id }) => !running.has(id)),
+    atLeast(
+      possible.filter(({ id }) => !running.has(id)),
+      setup,
+    ),
     setup,
     nowMin,
     underWay,
   );
   // Where work is left out, what follows a task need not follow it today.
-  const tails = isWhole ? tailsOf(possible) : new Map<string, number>();
+  const tails = isWhole ? tailsOf(atLeast(possible, setup)) : new Map<string, number>();
   const lastMin = isWhole ? plan.endMin : Math.max(...setup.people.map(({ hours }) => hours[1]));
   const work = possible.map((task) => {
     const begun = running.get(task.id);
@@ -117,7 +120,7 @@ function goingOn({ task, startMin, endMin, people }: PlacedTask, setup: DaySetup
 
 /** Starts within the chain of what comes before and after, in dry and calm hours, while enough people are there from begin to end. */
 function startable(task: Task, setup: DaySetup, firstMin: number, lastMin: number): Startable {
-  const ticks = ticksOf(task.minutes);
+  const ticks = ticksOf(leastMinutes(task, setup.people));
   const wanted = setup.fixed.find((one) => one.task === task.id)?.people ?? [];
   const workers = setup.people.filter(
     (one) => mayDo(one, task) && (wanted.length === 0 || wanted.includes(one.name)),

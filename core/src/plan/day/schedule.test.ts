@@ -2,7 +2,17 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sharedTools, skills, usualDay, type DaySetup, type Skill } from '../../site/index.js';
 import { bruteEnd, crew, from8, may, smallCase, task } from './aDay.fixture.js';
-import { chainOf, climbsOf, earliestEnd, schedule, TICK_MIN, type Schedule, type Task } from './index.js';
+import {
+  chainOf,
+  climbsOf,
+  earliestEnd,
+  minutesWith,
+  placesOf,
+  schedule,
+  TICK_MIN,
+  type Schedule,
+  type Task,
+} from './index.js';
 
 function expectAtWork(people: readonly string[], startMin: number, endMin: number, setup: DaySetup): void {
   for (const name of people) {
@@ -18,7 +28,7 @@ function expectAtWork(people: readonly string[], startMin: number, endMin: numbe
 function expectSound({ placed }: Schedule, tasks: readonly Task[], setup: DaySetup): void {
   const at = new Map(placed.map((one) => [one.task.id, one]));
   for (const { task: one, startMin, endMin, people } of placed) {
-    expect(endMin - startMin).toBeGreaterThanOrEqual(one.minutes);
+    expect(endMin - startMin).toBeGreaterThanOrEqual(minutesWith(one, people));
     expect(new Set(people).size).toBe(one.people);
     for (const name of people) expect(may(setup, one)).toContain(name);
     for (const id of one.after.filter((before) => tasks.some((other) => other.id === before)))
@@ -71,6 +81,8 @@ describe('a day', () => {
           dry: fc.boolean(),
           aloft: fc.boolean(),
           after: fc.array(fc.nat(39), { maxLength: 3 }),
+          // Joss by the log: quicker, slower, or not timed.
+          joss: fc.option(fc.integer({ min: 3, max: 90 }), { nil: undefined }),
         }),
         { minLength: 5, maxLength: 40 },
       ),
@@ -80,7 +92,7 @@ describe('a day', () => {
     .map(({ tasks, off, rain }) => {
       const day = usualDay(['Wenna', 'Joss', 'Petrok']);
       return {
-        tasks: tasks.map(({ minutes, people, skill, tool, dry, aloft, after }, k) =>
+        tasks: tasks.map(({ minutes, people, skill, tool, dry, aloft, after, joss }, k) =>
           task(`t${k}`, minutes, {
             people,
             skills: skill ? [skill] : [],
@@ -88,6 +100,7 @@ describe('a day', () => {
             dry,
             place: aloft ? 'aloft' : 'bench',
             after: [...new Set(after.filter((n) => n < k))].map((n) => `t${n}`),
+            minutesOf: joss === undefined ? {} : { joss },
           }),
         ),
         setup: {
@@ -134,12 +147,27 @@ describe('a day', () => {
     expect(schedule(ends, { ...crew('Wenna', 'Joss'), tools: { crimper: 2 } }, from8).endMin).toBe(540);
   });
 
+  it('whoever is quicker by the log does it, and whoever is slower has the time for it', () => {
+    const end = task('end', 30, { minutesOf: { joss: 10, wenna: 50 } });
+    const [first] = schedule([end], crew('Wenna', 'Joss'), from8).placed;
+    expect([first.people, first.endMin]).toEqual([['Joss'], 490]);
+    const alone = schedule([end], crew('Wenna'), from8);
+    expect([alone.endMin, alone.proved]).toEqual([530, true]);
+    // Two at it are as quick as the slower.
+    const both = schedule([{ ...end, people: 2 }], crew('Wenna', 'Joss'), from8);
+    expect([both.endMin, both.proved]).toEqual([530, true]);
+  });
+
   it('work aloft stands together: one climb', () => {
     const work = [
       ...['mate', 'seal', 'hang'].map((id) => task(id, 30, { place: 'aloft', skills: ['climb'] })),
       ...['x', 'y', 'z'].map((id) => task(id, 30)),
     ];
-    expect(climbsOf(schedule(work, crew('Wenna'), { ...from8, tries: 800 }).placed)).toBe(1);
+    const plan = schedule(work, crew('Wenna'), { ...from8, tries: 800 });
+    expect(climbsOf(plan.placed)).toBe(1);
+    const places = placesOf(plan, 'Wenna').map(({ place }) => place);
+    expect(places.filter((place) => place === 'aloft')).toHaveLength(1);
+    expect(places.length).toBeLessThanOrEqual(3);
   });
 
   it('seals before the rain: what must be dry comes first', () => {

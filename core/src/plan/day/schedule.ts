@@ -1,10 +1,10 @@
 import prand from 'pure-rand';
 import { below } from '../../chance/index.js';
 import { earliestEnd, tailsOf } from './bound.js';
-import { Board, mayDo, ticksOf, type LeftTask, type PlacedTask, type Timed } from './place.js';
+import { Board, mayDo, type LeftTask, type PlacedTask, type Waiting } from './place.js';
 import type { DaySetup } from '../../site/index.js';
 import { toolCount } from './setup.js';
-import type { Task } from './task.js';
+import type { Task, TaskPlace } from './task.js';
 
 /** A day, planned. Minutes from midnight. */
 export interface Schedule {
@@ -52,7 +52,7 @@ export function schedule(
       Number(y.task.dry) - Number(x.task.dry) || (ranks.get(y.task.id) ?? 0) - (ranks.get(x.task.id) ?? 0),
   );
   const order = timed.toSorted((x, y) => (ranks.get(y.task.id) ?? 0) - (ranks.get(x.task.id) ?? 0));
-  const build = (by: readonly Timed[]): Board => built(by, setup, nowMin, underWay);
+  const build = (by: readonly Waiting[]): Board => built(by, setup, nowMin, underWay);
   const rng = prand.xoroshiro128plus(tasks.length * 7919 + nowMin);
   let best = { order: [...order], board: build(order) };
   const other = build(first);
@@ -90,18 +90,17 @@ export function scheduleInOrder(
 }
 
 /** A task waits for what waits for nobody any more, and never for what cannot be done today. */
-const withAllBefore = (possible: readonly Task[], all: readonly Task[]): Timed[] => {
+const withAllBefore = (possible: readonly Task[], all: readonly Task[]): Waiting[] => {
   const known = new Set(all.map(({ id }) => id));
   return possible.map((task) => ({
     task,
-    ticks: ticksOf(task.minutes),
     after: task.after.filter((id) => known.has(id)),
   }));
 };
 
 /** Places tasks in an order, each as soon as all it waits for is placed. */
 function built(
-  order: readonly Timed[],
+  order: readonly Waiting[],
   setup: DaySetup,
   nowMin: number,
   underWay: readonly PlacedTask[],
@@ -111,7 +110,7 @@ function built(
   let open = [...order];
   for (let moved = true; moved;) {
     moved = false;
-    const rest: Timed[] = [];
+    const rest: Waiting[] = [];
     for (const one of open) {
       if (!moved && board.place(one)) moved = true;
       else rest.push(one);
@@ -143,14 +142,26 @@ function isBetter(one: Board, than: Board): boolean {
 /** How often somebody goes up: work aloft after something else, or after nothing. */
 export function climbsOf(placed: readonly PlacedTask[]): number {
   const names = [...new Set(placed.flatMap(({ people }) => people))];
-  return names.reduce((sum, name) => {
-    const own = placed
-      .filter(({ people }) => people.includes(name))
-      .toSorted((x, y) => x.startMin - y.startMin);
-    return (
-      sum + own.filter(({ task }, k) => task.place === 'aloft' && own[k - 1]?.task.place !== 'aloft').length
-    );
-  }, 0);
+  return names.reduce(
+    (sum, name) => sum + placesOf({ placed }, name).filter(({ place }) => place === 'aloft').length,
+    0,
+  );
+}
+
+/** Where somebody is on a day, each place as long as nothing is done elsewhere between. */
+export function placesOf(
+  { placed }: { placed: readonly PlacedTask[] },
+  name: string,
+): { place: TaskPlace; startMin: number; endMin: number }[] {
+  const own = placed
+    .filter(({ people }) => people.includes(name))
+    .toSorted((x, y) => x.startMin - y.startMin);
+  return own.reduce<{ place: TaskPlace; startMin: number; endMin: number }[]>((all, one) => {
+    const last = all.at(-1);
+    const { startMin, endMin } = one;
+    if (last?.place !== one.task.place) return [...all, { place: one.task.place, startMin, endMin }];
+    return [...all.slice(0, -1), { ...last, endMin }];
+  }, []);
 }
 
 function finished(

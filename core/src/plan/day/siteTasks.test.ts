@@ -6,7 +6,7 @@ import type { Facts } from '../../run/index.js';
 import { aSite, routed } from '../../site/aSite.fixture.js';
 import { arrested, groundedSite } from '../../site/aGround.fixture.js';
 import { onSite, survey, usualDay, type Site } from '../../site/index.js';
-import { schedule, siteTasks, type Task, type TimedTask } from './index.js';
+import { beginningOf, endingOf, schedule, siteTasks, type Task, type TimedTask } from './index.js';
 
 const pieces = [cable({ id: 'in', lengthM: 2.6 }), arrester(), cable({ lengthM: 22.5 })];
 function tasksOf(facts: Facts = [], site: Site = aSite(), timed: readonly TimedTask[] = []): Task[] {
@@ -14,7 +14,7 @@ function tasksOf(facts: Facts = [], site: Site = aSite(), timed: readonly TimedT
   const runs = [{ id: 'run-0', design, facts, sheet: sheetOf(design, facts) }];
   const installed = facts.some(({ kind }) => kind === 'installed');
   const sheet = survey(site, [{ ...runs[0], installed }], catalog);
-  return siteTasks(runs, sheet, defaultPractice, timed);
+  return siteTasks(runs, sheet, { catalog, practice: defaultPractice, timed });
 }
 const called = (tasks: readonly Task[], id: string): Task => {
   const found = tasks.find((task) => task.id === id);
@@ -86,7 +86,10 @@ describe('the tasks of a site', () => {
     const design = onSite(arrested, site);
     const runs = [{ id: 'run-0', design, facts: [], sheet: sheetOf(design) }];
     const { ground } = survey(site, [{ ...runs[0], installed: false }], catalog);
-    const tasks = siteTasks(runs, survey(site, [{ ...runs[0], installed: false }], catalog), defaultPractice);
+    const tasks = siteTasks(runs, survey(site, [{ ...runs[0], installed: false }], catalog), {
+      catalog,
+      practice: defaultPractice,
+    });
     expect(tasks.filter(({ kind }) => kind === 'bond')).toHaveLength(
       ground.bonds.filter(({ bond }) => !bond.made).length,
     );
@@ -106,6 +109,54 @@ describe('the tasks of a site', () => {
     expect(slower / minutes).toBeGreaterThan(2.5);
     const elsewhere = timed.map((one) => ({ ...one, place: 'aloft' }));
     expect(called(tasksOf([], aSite(), elsewhere), 'run-0 make main.a').minutes).toBe(minutes);
+  });
+
+  // By hand: the default counts as five times, and so does what all hands took for one hand.
+  it('and by hand: who is quick has a time of their own, under whatever spelling of the name', () => {
+    const { minutes, learnedBy } = called(tasksOf(), 'run-0 make main.a');
+    const took = (by: string, share: number) => ({ learnedBy, place: 'bench', by, minutes: minutes * share });
+    const timed = [
+      ...Array.from({ length: 20 }, () => took('Wenna', 1)),
+      ...Array.from({ length: 10 }, () => took(' JOSS', 0.5)),
+    ];
+    const { minutes: all, minutesOf } = called(tasksOf([], aSite(), timed), 'run-0 make main.a');
+    expect(Object.keys(minutesOf).toSorted()).toEqual(['joss', 'wenna']);
+    expect(minutesOf.joss).toBeLessThan(all);
+    expect(minutesOf.wenna).toBeGreaterThan(all);
+    // ln of Joss’s own time lies two thirds of the way from all’s to what it took.
+    // Whole minutes: a tenth is within the rounding.
+    const ratio = minutesOf.joss / (all * (0.5 / (all / minutes)) ** (2 / 3));
+    expect(Math.abs(ratio - 1)).toBeLessThan(0.1);
+  });
+
+  it('a task says what it takes off the shelf, and ticking it writes that', () => {
+    const tasks = tasksOf();
+    expect(called(tasks, 'run-0 make main.a').parts.map(({ kind }) => kind)).toEqual(['connector']);
+    const hang = called(tasks, 'run-0 hang');
+    const clips = hang.parts.find(({ kind }) => kind === 'support');
+    // 12 m of mast at a metre (fixture), the list of parts says the same.
+    expect(clips?.amount).toBe(12);
+    const [fact] = endingOf(hang, undefined);
+    expect(fact).toMatchObject({ kind: 'installed', used: [{ part: clips?.id, amount: 12 }] });
+    const arrest = endingOf(called(tasks, 'run-0 arrester'), 25);
+    expect(arrest.map(({ kind }) => kind)).toEqual(['grounded', 'task done']);
+    expect(arrest.filter((one) => 'used' in one)).toHaveLength(1);
+    expect(beginningOf(called(tasks, 'run-0 make main.a'))).toMatchObject({
+      task: 'make main.a',
+      place: 'bench',
+      ends: { kind: 'end made', about: 'main.a' },
+    });
+  });
+
+  // Handbook of the trade, 9: bond before the antenna goes live.
+  it('nothing is coupled before the way of its arrester to earth is joined', () => {
+    const site = groundedSite();
+    const design = onSite(arrested, site);
+    const runs = [{ id: 'run-0', design, facts: [], sheet: sheetOf(design) }];
+    const sheet = survey(site, [{ ...runs[0], installed: false }], catalog);
+    const tasks = siteTasks(runs, sheet, { catalog, practice: defaultPractice });
+    for (const { id } of tasks.filter(({ kind }) => kind === 'mate'))
+      expect(before(tasks, id)).toEqual(expect.arrayContaining(['bond bar-rod']));
   });
 
   it('all of it goes into a plan in which nothing is done twice', () => {

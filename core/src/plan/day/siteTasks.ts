@@ -1,3 +1,5 @@
+import type { Catalog } from '../../catalog/index.js';
+import { nameAsCompared } from '../../crew/index.js';
 import type { Practice } from '../../practice/index.js';
 import type { SiteSheet } from '../../site/index.js';
 import { aloftCautions, placeFactor } from './defaults.js';
@@ -12,20 +14,18 @@ import { tasksOfRun } from './tasksOfRun.js';
  * route: an end which does not pass a duct is made after the pull; bench test before it goes up; prove before seal; hand over last.
  * Handbook of the trade, 9.
  *
- * @param timed how long such tasks took, in all jobs
+ * @param of.timed how long such tasks took, in all jobs
  */
 export function siteTasks(
   runs: readonly RunToPlan[],
   site: SiteSheet,
-  practice: Practice,
-  timed: readonly TimedTask[] = [],
+  of: { catalog: Catalog; practice: Practice; timed?: readonly TimedTask[] },
 ): Task[] {
-  const asTask = (of: { id: string; name: string } | undefined, draft: Draft): Task => {
+  const { timed = [] } = of;
+  const asTask = (run: { id: string; name: string } | undefined, draft: Draft): Task => {
     const { key, minutes, place, kind, learnedBy = kind, ...rest } = draft;
-    const usual = learnedMinutes(
-      minutes * placeFactor[place],
-      timed.filter((one) => one.learnedBy === learnedBy && one.place === place),
-    );
+    const alike = timed.filter((one) => one.learnedBy === learnedBy && one.place === place);
+    const usual = learnedMinutes(minutes * placeFactor[place], alike);
     return {
       people: place === 'aloft' ? 2 : 1,
       skills: [],
@@ -33,27 +33,41 @@ export function siteTasks(
       dry: false,
       cautions: place === 'aloft' ? aloftCautions : [],
       fact: undefined,
+      ends: undefined,
       opens: undefined,
-      whose: of?.name ?? 'the site',
+      parts: [],
+      whose: run?.name ?? 'the site',
       ...rest,
-      id: of ? `${of.id} ${key}` : key,
-      runId: of?.id,
+      id: run ? `${run.id} ${key}` : key,
+      runId: run?.id,
       kind,
       place,
       learnedBy,
       minutes: Math.max(1, Math.round(usual.minutes)),
       spread: usual.spread,
+      minutesOf: minutesByHand(usual.minutes, alike),
     };
   };
   const pulls = pullTasks(site, runs).map((draft) => asTask(undefined, draft));
   const ofRuns = runs.flatMap((run) =>
-    tasksOfRun(run, site, practice).map((draft) => asTask({ id: run.id, name: run.design.name }, draft)),
+    tasksOfRun(run, site, of).map((draft) => asTask({ id: run.id, name: run.design.name }, draft)),
   );
   const ground = groundTasks(site).map((draft) => asTask(undefined, draft));
   const all = [...ofRuns, ...pulls, ...ground];
   const ids = new Set(all.map(({ id }) => id));
   // What is done already stands in nobody’s way.
   return all.map((task) => ({ ...task, after: task.after.filter((id) => ids.has(id)) }));
+}
+
+/** Each hand’s own time, drawn from the shop’s towards what it took them; those whom nobody timed have the shop’s. */
+function minutesByHand(usual: number, alike: readonly TimedTask[]): Record<string, number> {
+  const hands = new Set(alike.filter(({ by }) => by !== '').map(({ by }) => nameAsCompared(by)));
+  return Object.fromEntries(
+    [...hands].map((hand) => {
+      const own = alike.filter(({ by }) => nameAsCompared(by) === hand);
+      return [hand, Math.max(1, Math.round(learnedMinutes(usual, own).minutes))];
+    }),
+  );
 }
 
 /** What a task’s place is called. */

@@ -1,5 +1,6 @@
 import type { SharedTool, Skill } from '../../site/index.js';
-import type { FactBody } from '../../run/index.js';
+import type { FactBody, TaskEnd } from '../../run/index.js';
+import type { Need } from '../needs.js';
 
 /** What somebody does on a day. */
 export const taskKinds = [
@@ -50,6 +51,12 @@ export interface Task extends TaskNeeds {
   fact: FactBody | undefined;
   /** The screen on which it is done, below the run. */
   opens: string | undefined;
+  /** The entry which shows that it is done, where another screen writes it. */
+  ends: TaskEnd | undefined;
+  /** What it takes off the shelf. */
+  parts: Need[];
   /** What its time is learned by: a recipe, or its kind. */
   learnedBy: string;
+  /** How long it takes whoever has done such before, by their name as names are compared, minutes. */
+  minutesOf: Readonly<Record<string, number>>;
 }

@@ -1,4 +1,5 @@
 import { HEIGHT_M, type BondSheet, type SiteSheet } from '../../site/index.js';
+import { joinNeeds } from '../needs.js';
 import { digCautions, LONG_PULL_M, usualMinutes } from './defaults.js';
 import type { Draft, RunToPlan } from './draft.js';
 
@@ -33,7 +34,8 @@ export function pullTasks({ ways }: SiteSheet, runs: readonly RunToPlan[]): Draf
 const isAloft = ({ place }: BondSheet['from']): boolean => place !== undefined && place.zM > HEIGHT_M;
 
 /** Rods to drive and conductors to join; each is logged by name and day where it is drawn. */
-export function groundTasks({ ground: { nodes, bonds } }: SiteSheet): Draft[] {
+export function groundTasks(site: SiteSheet): Draft[] {
+  const { nodes, bonds } = site.ground;
   const rods = nodes
     .filter(({ isElectrode, joined }) => isElectrode && !joined)
     .map(({ id, name }): Draft => ({
@@ -48,14 +50,18 @@ export function groundTasks({ ground: { nodes, bonds } }: SiteSheet): Draft[] {
     }));
   const joints = bonds
     .filter(({ bond }) => !bond.made)
-    .map(({ bond, from, to }): Draft => ({
-      key: `bond ${bond.id}`,
-      kind: 'bond',
-      title: `Join ${from.name} to ${to.name}`,
-      minutes: usualMinutes.bond.each,
-      ...(isAloft(from) || isAloft(to) ? { place: 'aloft', skills: ['climb'] } : { place: 'ground' }),
-      after: [`rod ${bond.from}`, `rod ${bond.to}`],
-      opens: 'ground',
-    }));
+    .map((sheet): Draft => {
+      const { bond, from, to } = sheet;
+      return {
+        key: `bond ${bond.id}`,
+        kind: 'bond',
+        title: `Join ${from.name} to ${to.name}`,
+        minutes: usualMinutes.bond.each,
+        ...(isAloft(from) || isAloft(to) ? { place: 'aloft', skills: ['climb'] } : { place: 'ground' }),
+        after: [`rod ${bond.from}`, `rod ${bond.to}`],
+        parts: joinNeeds(sheet, site),
+        opens: 'ground',
+      };
+    });
   return [...rods, ...joints];
 }

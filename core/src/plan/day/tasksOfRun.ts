@@ -1,7 +1,17 @@
+import type { Catalog } from '../../catalog/index.js';
 import { cardFor, type ToolId } from '../../make/index.js';
 import { makeSchools, type Practice } from '../../practice/index.js';
-import { factAbout, factsOf } from '../../run/index.js';
-import type { SharedTool, SiteSheet, Skill } from '../../site/index.js';
+import { arrestersOf, factAbout, factsOf } from '../../run/index.js';
+import { arresterNode, strandOf, type SharedTool, type SiteSheet, type Skill } from '../../site/index.js';
+import {
+  adapterNeeds,
+  arresterNeeds,
+  cutNeeds,
+  endNeeds,
+  hangNeeds,
+  sealNeeds,
+  usedParts,
+} from '../needs.js';
 import { usualMinutes } from './defaults.js';
 import type { Draft, RunToPlan } from './draft.js';
 
@@ -26,7 +36,11 @@ interface RunAtWork {
 }
 
 /** What is still to be done at one run, in the order its route decides. */
-export function tasksOfRun(run: RunToPlan, site: SiteSheet, practice: Practice): Draft[] {
+export function tasksOfRun(
+  run: RunToPlan,
+  site: SiteSheet,
+  { catalog, practice }: { catalog: Catalog; practice: Practice },
+): Draft[] {
   const { id, facts, sheet } = run;
   const isHandedOver = sheet.stages.some((stage) => stage.id === 'handover' && stage.state === 'done');
   if (isHandedOver) return [];
@@ -44,10 +58,10 @@ export function tasksOfRun(run: RunToPlan, site: SiteSheet, practice: Practice):
   const makes = makeDrafts(at, practice);
   const tests = testDrafts(at, makes);
   const early = ids([...cuts, ...makes.filter(({ place }) => place === 'bench'), ...tests]);
-  const hang = hangDrafts(at, early);
-  const arrester = arresterDrafts(at);
+  const hang = hangDrafts(at, early, site);
+  const arrester = arresterDrafts(at, catalog);
   const before = ids([...makes, ...hang, ...arrester]);
-  const mates = mateDrafts(run, before).filter(isOpen);
+  const mates = mateDrafts(at, [...before, ...groundedBefore(run, site)], catalog).filter(isOpen);
   const prove = proveDrafts(at, [...before, ...ids([...mates, ...tests])]);
   const seals = sealDrafts(at, ids([...mates, ...prove]));
   const label: Draft = {
@@ -71,6 +85,7 @@ export function tasksOfRun(run: RunToPlan, site: SiteSheet, practice: Practice):
       place: 'inside',
       after: ids(work),
       skills: ['sign'],
+      ends: { kind: 'handed over' },
       opens: 'handover',
     },
   ];
@@ -79,10 +94,11 @@ export function tasksOfRun(run: RunToPlan, site: SiteSheet, practice: Practice):
 const cutDrafts = ({ run: { sheet } }: RunAtWork): Draft[] =>
   sheet.cuts
     .filter(({ done }) => !done)
-    .map(({ pieceId, name }) => ({
+    .map(({ pieceId, name, ...cut }) => ({
       key: `cut ${pieceId}`,
       kind: 'cut',
       title: `Cut ${name}`,
+      parts: cutNeeds(cut),
       minutes: usualMinutes.cut.each,
       place: 'bench',
       after: [],
@@ -108,6 +124,8 @@ const makeDrafts = ({ run, of, pulls, late }: RunAtWork, practice: Practice): Dr
         tools,
         dry: isLate,
         opens: `make/${end.id}`,
+        ends: { kind: 'end made', about: end.id },
+        parts: endNeeds(end),
         learnedBy: card?.recipe ?? 'make',
       };
     });
@@ -128,11 +146,17 @@ const testDrafts = ({ run: { sheet }, of, late }: RunAtWork, makes: readonly Dra
       skills: ['measure'],
       tools: ['analyser'],
       opens: 'prove',
+      ends: { kind: 'reading', about: pieceId },
     }));
 
-function hangDrafts({ run: { design, facts }, pulls }: RunAtWork, early: readonly string[]): Draft[] {
+function hangDrafts(
+  { run: { id, design, facts }, pulls }: RunAtWork,
+  early: readonly string[],
+  site: SiteSheet,
+): Draft[] {
   if (factAbout(facts, 'installed') || design.legs.length === 0) return [];
   const goesUp = design.legs.some(({ kind }) => kind === 'tower leg');
+  const parts = hangNeeds(id, site).flatMap(({ needs }) => needs);
   return [
     {
       key: 'hang',
@@ -143,16 +167,18 @@ function hangDrafts({ run: { design, facts }, pulls }: RunAtWork, early: readonl
       after: [...early, ...pulls],
       skills: goesUp ? ['climb'] : [],
       people: 2,
-      fact: { kind: 'installed' },
+      parts,
+      fact: { kind: 'installed', ...usedOf(parts) },
     },
   ];
 }
 
-function arresterDrafts({ run: { design, facts, sheet } }: RunAtWork): Draft[] {
+function arresterDrafts({ run: { design, facts, sheet } }: RunAtWork, catalog: Catalog): Draft[] {
   const isWanted =
     design.pieces.some(({ kind }) => kind === 'arrester') &&
     sheet.stages.some(({ id, state }) => id === 'ground' && state !== 'done');
   if (!isWanted || factAbout(facts, 'grounded')) return [];
+  const parts = arresterNeeds(design, facts, catalog);
   return [
     {
       key: 'arrester',
@@ -162,7 +188,8 @@ function arresterDrafts({ run: { design, facts, sheet } }: RunAtWork): Draft[] {
       place: 'ground',
       after: [],
       tools: ['torque spanner'],
-      fact: { kind: 'grounded' },
+      parts,
+      fact: { kind: 'grounded', ...usedOf(parts) },
     },
   ];
 }
@@ -181,26 +208,30 @@ const proveDrafts = ({ run: { sheet } }: RunAtWork, after: string[]): Draft[] =>
           skills: ['measure'],
           tools: ['analyser'],
           opens: 'prove',
+          ends: { kind: 'run reading' },
         },
       ];
 
 const sealDrafts = ({ run: { sheet } }: RunAtWork, after: string[]): Draft[] =>
   sheet.wraps
     .filter(({ sealed }) => !sealed)
-    .map(({ jointId, name, wrap, aloft, zone }) => ({
+    .map(({ jointId, name, wrap, closure, aloft, zone }) => ({
       key: `seal ${jointId}`,
       kind: 'seal',
       title: `Seal ${name}`,
-      minutes: wrap?.minutes.value ?? usualMinutes.bond.each,
+      minutes: (wrap ?? closure)?.minutes.value ?? usualMinutes.bond.each,
+      parts: sealNeeds({ wrap, closure }),
+      ends: { kind: 'sealed', about: jointId },
       place: aloft ? 'aloft' : 'ground',
       after,
       skills: aloft ? ['climb'] : [],
       dry: zone !== 'sheltered',
-      opens: wrap ? `seal/${encodeURIComponent(jointId)}` : 'seal',
+      opens: (wrap ?? closure) ? `seal/${encodeURIComponent(jointId)}` : 'seal',
     }));
 
 /** Joints which are coupled where they stand: those aloft in one climb, the others at once. */
-function mateDrafts(run: RunToPlan, after: string[]): Draft[] {
+function mateDrafts({ run }: RunAtWork, after: string[], catalog: Catalog): Draft[] {
+  const adapters = adapterNeeds(run.design, run.facts, catalog);
   const aloft = run.sheet.joints.filter(({ atM }) => aloftAt(run, atM)).length;
   const draft = (count: number, up: boolean): Draft[] =>
     count === 0
@@ -215,10 +246,24 @@ function mateDrafts(run: RunToPlan, after: string[]): Draft[] {
             after,
             skills: up ? ['climb'] : [],
             tools: ['torque spanner'],
+            // Adapters go on where the joints are; where there are some below, there.
+            parts: up && aloft < run.sheet.joints.length ? [] : adapters,
           },
         ];
   return [...draft(aloft, true), ...draft(run.sheet.joints.length - aloft, false)];
 }
+
+/** What of the ground has to be joined before anything leads to an antenna: the way of its arresters to earth. Handbook of the trade, 9. */
+const groundedBefore = ({ id, design }: RunToPlan, { ground }: SiteSheet): string[] =>
+  arrestersOf(design).flatMap((piece) =>
+    strandOf(ground, arresterNode(id, piece.id)).flatMap(({ bond: { bond } }) =>
+      bond.made || bond.joint === 'mounted' ? [] : [`bond ${bond.id}`],
+    ),
+  );
+
+/** What leaves the shelf, as the log has it; nothing is not stated. */
+const usedOf = (parts: Parameters<typeof usedParts>[0]): { used?: ReturnType<typeof usedParts> } =>
+  parts.length === 0 ? {} : { used: usedParts(parts) };
 
 const skillsOf = (tools: readonly SharedTool[]): Skill[] => [
   ...(tools.includes('crimper') ? (['crimp'] as const) : []),

@@ -1,6 +1,6 @@
 import type { Fact, Facts } from '../../run/index.js';
 import { factsOf } from '../../run/index.js';
-import { ticksOf, type PlacedTask } from './place.js';
+import { minutesWith, ticksOf, type PlacedTask } from './place.js';
 import { TICK_MIN } from './setup.js';
 import { doneKey } from './siteTasks.js';
 import type { Task } from './task.js';
@@ -50,10 +50,9 @@ export function underWay(
     const at = begun && new Date(begun.at);
     if (!begun || !at || at.toDateString() !== now.toDateString()) return [];
     const startMin = Math.floor((at.getHours() * 60 + at.getMinutes()) / TICK_MIN) * TICK_MIN;
-    const usualEnd = startMin + ticksOf(task.minutes) * TICK_MIN;
+    const people = begun.by === '' ? [] : [begun.by];
+    const usualEnd = startMin + ticksOf(minutesWith(task, people)) * TICK_MIN;
     const nextStep = (Math.floor(nowMin / TICK_MIN) + 1) * TICK_MIN;
-    return [
-      { task, startMin, endMin: Math.max(usualEnd, nextStep), people: begun.by === '' ? [] : [begun.by] },
-    ];
+    return [{ task, startMin, endMin: Math.max(usualEnd, nextStep), people }];
   });
 }

@@ -82,6 +82,17 @@ const examples: [FactBody, about: string, words: RegExp][] = [
     'main>antenna',
     /cold-shrink sleeve, 1\.2 N·m, at 4 °C, not proved before: rain came/,
   ],
+  [
+    { kind: 'sealed', jointId: 'in>main', closure: 'splice', used: [{ part: 'splice-45mm', amount: 1 }] },
+    'in>main',
+    /^resin or gel splice$/,
+  ],
+  [
+    { kind: 'opened', jointId: 'main>antenna', found: 'water', reason: 'SWR up' },
+    'main>antenna',
+    /^found water, SWR up$/,
+  ],
+  [{ kind: 'opened', jointId: 'main>antenna' }, 'main>antenna', /^it was not sealed$/],
   [{ kind: 'handed over', problems: '1 caution' }, '', /with 1 caution/],
   [
     { kind: 'task done', task: 'mate aloft', learnedBy: 'mate', place: 'aloft', minutes: 25 },
@@ -95,6 +106,13 @@ const examples: [FactBody, about: string, words: RegExp][] = [
     /^boot still off$/,
   ],
   [{ kind: 'photo withdrawn', about: 'main.a', pictureId: 'p1' }, 'main.a', /^$/],
+  [
+    { kind: 'sweep', pieceId: 'main', name: 'after the pull', sha256: 'a'.repeat(64) },
+    'main',
+    /^“after the pull”$/,
+  ],
+  [{ kind: 'sweep withdrawn', pieceId: '', name: 'loose', sha256: 'a'.repeat(64) }, '', /loose/],
+  [{ kind: 'birth record', pieceId: 'main', name: 'first', sha256: 'a'.repeat(64) }, 'main', /first/],
   [{ kind: 'note', about: 'main', text: 'looked at' }, 'main', /^looked at$/],
 ];
 

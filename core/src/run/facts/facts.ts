@@ -37,9 +37,19 @@ export const isCut = (facts: Facts, pieceId: string): boolean =>
   endIdsOf(pieceId).every((id) => isEndMade(facts, id)) ||
   newest(about(facts, ['cut', 'not cut'], pieceId))?.kind === 'cut';
 
-/** Is this joint sealed, by itself or under the wrap of a neighbour? */
-export const isSealed = (facts: Facts, jointId: string): boolean =>
-  factsOf(facts, 'sealed').some((one) => one.jointId === jointId || one.with?.includes(jointId));
+/** The seal which a joint has, its own or that of a neighbour; one which was opened since is none. */
+export function sealOf(facts: Facts, jointId: string): FactOf<'sealed'> | undefined {
+  const last = newest(
+    facts.filter(
+      (one): one is FactOf<'sealed' | 'opened'> =>
+        (one.kind === 'sealed' || one.kind === 'opened') &&
+        (one.jointId === jointId || (one.with?.includes(jointId) ?? false)),
+    ),
+  );
+  return last?.kind === 'sealed' ? last : undefined;
+}
+
+export const isSealed = (facts: Facts, jointId: string): boolean => sealOf(facts, jointId) !== undefined;
 
 /** The newest fact of a kind about something, when there is one. */
 export const factAbout = (facts: Facts, kind: FactKindId, what = ''): Fact | undefined =>

@@ -1,4 +1,5 @@
 import type { Catalog } from '../../catalog/index.js';
+import { birthRecord } from './birthRecord.js';
 import { cut } from './cut.js';
 import { damaged } from './damaged.js';
 import { deviation } from './deviation.js';
@@ -8,6 +9,7 @@ import type { FactKind, Signature } from './fact.js';
 import { grounded } from './grounded.js';
 import { handedOver } from './handedOver.js';
 import { installed } from './installed.js';
+import { opened } from './opened.js';
 import { notCut } from './notCut.js';
 import { note } from './note.js';
 import { photo } from './photo.js';
@@ -17,6 +19,8 @@ import { reading } from './reading.js';
 import { runReading } from './runReading.js';
 import { sealed } from './sealed.js';
 import { shrinkFitted } from './shrinkFitted.js';
+import { sweep } from './sweep.js';
+import { sweepWithdrawn } from './sweepWithdrawn.js';
 import { taskBegun } from './taskBegun.js';
 import { taskDone } from './taskDone.js';
 import { tubeChecked } from './tubeChecked.js';
@@ -39,11 +43,15 @@ const kinds = [
   grounded,
   tubeChecked,
   sealed,
+  opened,
   handedOver,
   taskBegun,
   taskDone,
   photo,
   photoWithdrawn,
+  sweep,
+  sweepWithdrawn,
+  birthRecord,
   note,
 ] as const;
 

@@ -1,4 +1,5 @@
-import { sealSystem, type SealSystemId } from '../../seal/index.js';
+import type { UsedPart } from '../../catalog/index.js';
+import { closure, sealSystem, type ClosureId, type SealSystemId } from '../../seal/index.js';
 import type { FactKind } from './fact.js';
 
 /** A joint is weatherproofed. */
@@ -7,6 +8,8 @@ export interface Sealed {
   jointId: string;
   /** How it was sealed; not stated, with rubber and vinyl. */
   system?: SealSystemId;
+  /** What closed it where no layer did. */
+  closure?: ClosureId;
   /** Passes of rubber that went on. */
   passes?: number;
   /** What the torque spanner read, N·m. */
@@ -17,14 +20,16 @@ export interface Sealed {
   unproved?: string;
   /** Other joints under the same wrap. */
   with?: string[];
+  /** What left the shelf for it. */
+  used?: UsedPart[];
 }
 
 export const sealed: FactKind<Sealed> = {
   kind: 'sealed',
   about: ({ jointId }) => jointId,
-  text: ({ system = 'rubber and vinyl', passes, torqueNm, celsius, unproved }) =>
+  text: ({ system = 'rubber and vinyl', closure: by, passes, torqueNm, celsius, unproved }) =>
     [
-      system === 'rubber and vinyl' ? '' : sealSystem(system).name,
+      by ? closure(by).name : system === 'rubber and vinyl' ? '' : sealSystem(system).name,
       passes === undefined ? '' : `${passes} ${passes === 1 ? 'pass' : 'passes'} of rubber and a UV layer`,
       torqueNm === undefined ? '' : `${torqueNm} N·m`,
       celsius === undefined ? '' : `at ${celsius} °C`,

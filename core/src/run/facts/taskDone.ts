@@ -1,3 +1,4 @@
+import type { UsedPart } from '../../catalog/index.js';
 import type { FactKind } from './fact.js';
 
 /** Work of a day which leaves no other trace is done, or how long some work took. */
@@ -11,6 +12,8 @@ export interface TaskDone {
   place: string;
   /** How long it took; nothing when nobody timed it. */
   minutes?: number;
+  /** What left the shelf for it: adapters. */
+  used?: UsedPart[];
 }
 
 export const taskDone: FactKind<TaskDone> = {

@@ -3,3 +3,4 @@ export { bytesHash, documentHash } from './hash.js';
 export { sayClash, type ClashWords } from './sayClash.js';
 export { designChanges, type DesignChange } from './designChanges.js';
 export { revisionsOf, signedState, type Revision, type SignedState } from './revisions.js';
+export { checkSweeps, sweepHash, type SampledSweep, type SweepCheck } from './sweepHash.js';

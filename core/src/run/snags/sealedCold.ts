@@ -1,11 +1,11 @@
 import { sealSystem } from '../../seal/index.js';
-import { factsOf, newest } from '../facts/facts.js';
+import { sealOf } from '../facts/facts.js';
 import type { MildFinding, MildRule } from './snag.js';
 
 /** A joint sealed in air colder than its materials allow: they do not stick, and come loose with the first warm day. */
 export const sealedCold: MildRule = ({ wraps, layout, facts }) =>
   wraps.flatMap(({ jointId, name, wrap }): MildFinding[] => {
-    const sealed = newest(factsOf(facts, 'sealed').filter((one) => one.jointId === jointId));
+    const sealed = sealOf(facts, jointId);
     if (!wrap || sealed?.celsius === undefined || sealed.celsius >= wrap.lowestC) return [];
     return [
       {

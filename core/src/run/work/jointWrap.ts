@@ -1,10 +1,11 @@
 import { entry, seriesById, styleById, type Catalog, type Face } from '../../catalog/index.js';
 import { isExposed } from '../../route/index.js';
 import {
-  barePairInstructions,
   buriedInstructions,
+  closure,
   sealNotes,
   sealSystem,
+  type ClosureId,
   type ProfileStep,
   type SealMethod,
 } from '../../seal/index.js';
@@ -111,22 +112,42 @@ export interface SealSetting {
 export function jointSeal(
   group: readonly [PlacedJoint, ...PlacedJoint[]],
   { catalog, practice, housing, own }: SealSetting,
-): Pick<WrapSheet, 'system' | 'reason' | 'wrap' | 'instructions' | 'staysOpen' | 'inspectionMonths'> {
+): Pick<
+  WrapSheet,
+  'system' | 'reason' | 'wrap' | 'closure' | 'closedBy' | 'instructions' | 'staysOpen' | 'inspectionMonths'
+> {
   const [first] = group;
   const last = group[group.length - 1];
   const { zone } = first;
   const without = { system: undefined, reason: undefined, wrap: undefined, staysOpen: false };
+  const joint = jointProfile(group, catalog);
+  const closed = (id: ClosureId): Pick<WrapSheet, 'closure' | 'closedBy' | 'instructions'> => {
+    const plan = closure(id).plan(joint);
+    return {
+      closure: plan,
+      closedBy: id,
+      instructions: plan
+        ? plan.steps.map(({ text }) => text)
+        : [`No ${closure(id).name} is as large as this joint: put it otherwise.`],
+    };
+  };
   if (zone === 'buried')
-    return { ...without, instructions: buriedInstructions(housing), inspectionMonths: undefined };
+    return {
+      ...without,
+      ...(housing
+        ? closed(housing)
+        : { closure: undefined, closedBy: undefined, instructions: [...buriedInstructions] }),
+      inspectionMonths: undefined,
+    };
   if (!isExposed(zone) || isBarePair(first))
     return {
       ...without,
-      instructions: barePairInstructions,
+      ...closed('potted pair'),
       inspectionMonths: isExposed(zone) ? inspectionMonths(practice, zone) : undefined,
     };
   const system = sealSystem(own?.system ?? practice.sealSystem ?? 'rubber and vinyl');
   const object = {
-    joint: jointProfile(group, catalog),
+    joint,
     jackets: {
       lowerM: behindM(first.left, first.leftPiece, catalog),
       upperM: behindM(last.right, last.rightPiece, catalog),
@@ -141,6 +162,8 @@ export function jointSeal(
     system: system.id,
     reason: own?.reason,
     wrap: system.plan(object, method),
+    closure: undefined,
+    closedBy: undefined,
     instructions: sealNotes(system, zone, { passes: method.passes, staysOpen }),
     staysOpen,
     inspectionMonths: inspectionMonths(practice, zone),

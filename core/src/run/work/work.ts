@@ -4,7 +4,14 @@ import type { CutSheet } from '../../cut/index.js';
 import type { StripGauge } from '../../make/index.js';
 import type { Expectation, ReadingJudgement } from '../../prove/index.js';
 import type { Zone } from '../../route/index.js';
-import type { DripLoop, ProfileStep, SealPlan, SealSystemId } from '../../seal/index.js';
+import type {
+  ClosureId,
+  ClosurePlan,
+  DripLoop,
+  ProfileStep,
+  SealPlan,
+  SealSystemId,
+} from '../../seal/index.js';
 import type { Housing } from '../design/design.js';
 import type { EndSide } from '../design/ids.js';
 import type { FactOf } from '../facts/kinds.js';
@@ -60,6 +67,9 @@ export interface WrapSheet {
   reason: string | undefined;
   /** Its layers; none where no layer seals it, or none of the system’s sizes fits. */
   wrap: SealPlan | undefined;
+  /** How it is closed where no layer does: in a pit, box or splice, or potted; nothing while that is not settled. */
+  closure: ClosurePlan | undefined;
+  closedBy: ClosureId | undefined;
   instructions: string[];
   /** Of the coupling, N·m; nothing where none is given. */
   torqueNm: number | undefined;

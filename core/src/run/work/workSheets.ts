@@ -6,7 +6,7 @@ import { isExposed, zoneAt, type ZoneSpan } from '../../route/index.js';
 import { dripLoop, inspectionDue, type DripLoop } from '../../seal/index.js';
 import type { Assembly, Design, Leg } from '../design/design.js';
 import { endId, endSides, otherSide } from '../design/ids.js';
-import { factsOf, isCut, isEndMade, isSealed, latestReading, newest } from '../facts/facts.js';
+import { factsOf, isCut, isEndMade, isSealed, latestReading, sealOf } from '../facts/facts.js';
 import type { Facts } from '../facts/kinds.js';
 import { readingValue } from '../facts/reading.js';
 import { jointProfile, jointSeal, wrapGroups } from './jointWrap.js';
@@ -120,11 +120,6 @@ export interface WrapState {
 const isProved = ({ expectations: all }: ProofSheet): boolean =>
   all.every(({ judgement }) => judgement && judgement.verdict !== 'fail');
 
-/** When a joint was sealed last, by itself or under the wrap of a neighbour. */
-const sealedAt = (facts: Facts, jointId: string): string | undefined =>
-  newest(factsOf(facts, 'sealed').filter((one) => one.jointId === jointId || one.with?.includes(jointId)))
-    ?.at;
-
 const legAt = (spans: readonly ZoneSpan[], legs: readonly Leg[], atM: number): Leg | undefined => {
   const span = spans.find(({ toM }) => atM <= toM) ?? spans.at(-1);
   return span && legs[span.leg];
@@ -144,7 +139,7 @@ export function wrapSheets(
     const housing = design.housings?.find(({ joint }) => joint === id)?.kind;
     const own = design.seals?.find(({ joint }) => joint === id);
     const seal = jointSeal(group, { catalog, practice, housing, own });
-    const at = sealedAt(facts, id);
+    const at = sealOf(facts, id)?.at;
     const torque = [first.left, first.right].map(({ series }) => seriesById[series].torqueNm).find(Boolean);
     const beside = group.flatMap(({ leftPiece, rightPiece }) => [leftPiece?.piece.id, rightPiece?.piece.id]);
     return [

@@ -1,4 +1,3 @@
-import { sleeves } from '../../catalog/index.js';
 import { Layers } from '../plan.js';
 import { fittingSleeve, type SealSystem } from './system.js';
 
@@ -9,7 +8,7 @@ export const coldShrink: SealSystem = {
   places: ['sheltered', 'outdoor', 'salt', 'ice'],
   slidOnBefore: true,
   years: 20,
-  plan: (object) => {
+  plan: (object, { sleeves }) => {
     const sleeve = fittingSleeve(sleeves, 'cold shrink', object);
     return sleeve && new Layers(object).sleeve(sleeve).plan(6, 'size range of the sleeve');
   },

@@ -1,4 +1,3 @@
-import { sleeves } from '../../catalog/index.js';
 import { Layers } from '../plan.js';
 import { fittingSleeve, type SealSystem } from './system.js';
 
@@ -9,7 +8,7 @@ export const gelBoot: SealSystem = {
   places: ['sheltered', 'outdoor', 'salt'],
   slidOnBefore: false,
   years: 10,
-  plan: (object) => {
+  plan: (object, { sleeves }) => {
     const sleeve = fittingSleeve(sleeves, 'gel boot', object);
     return sleeve && new Layers(object).sleeve(sleeve).plan(4, 'size range of the boot');
   },

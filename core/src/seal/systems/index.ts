@@ -5,7 +5,7 @@ import { mastic } from './mastic.js';
 import { rubberAndVinyl } from './rubberAndVinyl.js';
 import type { SealSystem, SealSystemId } from './system.js';
 
-/** Every system: a new one is a file and a line here. What no layer closes, in the ground or over a bare pair, is in `withoutTape`. */
+/** Every system: a new one is a file and a line here. What no layer closes, in the ground or over a bare pair, is in `closures`. */
 export const sealSystems: readonly SealSystem[] = [
   rubberAndVinyl,
   mastic,

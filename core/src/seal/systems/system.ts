@@ -22,6 +22,8 @@ export interface SealMethod {
   courtesy: boolean;
   /** What lies on the shelf for each role. */
   tapes: Record<TapeRole, Tape>;
+  /** Sleeves and boots that can be had. */
+  sleeves: readonly Sleeve[];
 }
 
 /** One system of sealing a joint: a file, and a line in the list. */

@@ -33,6 +33,7 @@ export function checkSite(site: Site): Problem[] {
         : []),
     ]),
     ...checkGround(site),
-    ...(site.day ? checkDay(site.day) : []),
+    ...(site.day ? checkDay(site.day, 'day') : []),
+    ...(site.nextDays ?? []).flatMap((day, k) => checkDay(day, `nextDays[${k}]`)),
   ];
 }

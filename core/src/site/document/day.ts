@@ -66,30 +66,36 @@ export const usualDay = (crew: readonly string[]): DaySetup => ({
   fixed: [],
 });
 
+/** So many days are planned ahead at the most. */
+export const MAX_DAYS = 4;
+
+/** Another day with the crew of one before: rain, wind and fixed tasks were that day’s. */
+export const dayAfter = (day: DaySetup): DaySetup => ({ ...day, wet: [], windy: [], fixed: [] });
+
 const isSpan = (span: readonly number[]): boolean =>
   span.length === 2 &&
   span.every((one) => Number.isInteger(one) && one >= 0 && one <= 24 * 60) &&
   span[0] < span[1];
 
 /** Spans which end before they begin, and names which are there twice. */
-export function checkDay({ people, wet, windy }: DaySetup): Problem[] {
+export function checkDay({ people, wet, windy }: DaySetup, where: string): Problem[] {
   const spans: [where: string, span: DaySpan][] = [
     ...people.flatMap(({ hours, away }, k): [string, DaySpan][] => [
-      [`day.people[${k}].hours`, hours],
-      ...away.map((span, n): [string, DaySpan] => [`day.people[${k}].away[${n}]`, span]),
+      [`${where}.people[${k}].hours`, hours],
+      ...away.map((span, n): [string, DaySpan] => [`${where}.people[${k}].away[${n}]`, span]),
     ]),
-    ...wet.map((span, k): [string, DaySpan] => [`day.wet[${k}]`, span]),
-    ...windy.map((span, k): [string, DaySpan] => [`day.windy[${k}]`, span]),
+    ...wet.map((span, k): [string, DaySpan] => [`${where}.wet[${k}]`, span]),
+    ...windy.map((span, k): [string, DaySpan] => [`${where}.windy[${k}]`, span]),
   ];
   return [
     ...spans
       .filter(([, span]) => !isSpan(span))
       .map(
-        ([where]) =>
+        ([at]) =>
           fail(
             'day.span',
             'A stretch of the day ends before it begins, or is none.',
-            where,
+            at,
             'Enter from and up to, the earlier first.',
           ).problem,
       ),
@@ -99,7 +105,7 @@ export function checkDay({ people, wet, windy }: DaySetup): Problem[] {
             fail(
               'day.twice',
               `${name} is there twice.`,
-              `day.people[${k}].name`,
+              `${where}.people[${k}].name`,
               'Give one of them another name.',
             ).problem,
           ]

@@ -1,3 +1,5 @@
+import type { UsedPart } from '../../catalog/index.js';
+
 /** What of a site is tied to what against surges, as it is drawn: electrodes, bars, conductors, readings. SI units; handbook of the trade. */
 
 export const MAX_NODES = 200;
@@ -75,11 +77,20 @@ export interface Bond {
   /** With a bimetal part, or grease against corrosion, where metals differ. */
   bimetal: boolean;
   /** Who joined it, and the day. */
-  made?: { by: string; on: string };
+  made?: BondMade;
 }
 
 export const earthMethods = ['fall of potential', 'clamp-on', 'two-wire'] as const;
 export const bondMethods = ['four-wire', 'two-wire'] as const;
+
+/** Who joined a conductor, and when. */
+export interface BondMade {
+  by: string;
+  on: string;
+  /** The moment, ISO 8601, and what left the shelf for it; nothing in documents of earlier versions. */
+  at?: string;
+  used?: UsedPart[];
+}
 
 /** What a meter said. */
 export interface GroundReading {

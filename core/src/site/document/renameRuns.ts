@@ -1,3 +1,4 @@
+import type { DaySetup } from './day.js';
 import { arresterNode } from './ground.js';
 import type { Site } from './site.js';
 
@@ -18,11 +19,14 @@ export function renameRuns(site: Site, names: ReadonlyMap<string, string>): Site
     const name = names.get(task.slice(0, at));
     return name === undefined ? task : `${name}${task.slice(at)}`;
   };
+  const dayOf = (day: DaySetup): DaySetup => ({
+    ...day,
+    fixed: day.fixed.map((one) => ({ ...one, task: taskOf(one.task) })),
+  });
   return {
     ...site,
-    ...(site.day
-      ? { day: { ...site.day, fixed: site.day.fixed.map((one) => ({ ...one, task: taskOf(one.task) })) } }
-      : {}),
+    ...(site.day ? { day: dayOf(site.day) } : {}),
+    ...(site.nextDays ? { nextDays: site.nextDays.map(dayOf) } : {}),
     ground: {
       ...ground,
       nodes: ground.nodes.map((node) =>

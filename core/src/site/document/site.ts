@@ -124,6 +124,8 @@ export interface Site {
   ground: Ground;
   /** Crew, tools and weather of its day of work; not stated, the shop’s crew on a usual day. */
   day?: DaySetup;
+  /** The days after it, in order: what does not go into one is planned for the next. */
+  nextDays?: DaySetup[];
   /** Of bars, rods, points and ways; those of ends and joints stand in the logs of their runs. */
   photos?: SitePhoto[];
 }

@@ -18,7 +18,7 @@ export type SiteChange =
   | { op: 'remove reading'; id: string }
   | { op: 'set ground'; ground: Partial<Omit<Ground, 'nodes' | 'bonds' | 'readings'>> }
   | { op: 'set picture'; picture: PlanPicture | undefined }
-  | { op: 'set day'; day: DaySetup }
+  | { op: 'set days'; days: [DaySetup, ...DaySetup[]] }
   | { op: 'put photo'; photo: SitePhoto }
   | { op: 'remove photo'; id: string }
   | { op: 'set site'; site: Site };
@@ -55,8 +55,8 @@ export function applySiteChange(site: Site, change: SiteChange): Site {
       return { ...site, ways: without(site.ways, ({ id }) => id === change.id) };
     case 'set picture':
       return withPicture(site, change.picture);
-    case 'set day':
-      return { ...site, day: change.day };
+    case 'set days':
+      return withDays(site, change.days);
     case 'put photo':
       return { ...site, photos: put(site.photos ?? [], change.photo) };
     case 'remove photo':
@@ -64,6 +64,10 @@ export function applySiteChange(site: Site, change: SiteChange): Site {
     case 'set site':
       return change.site;
   }
+}
+
+function withDays({ nextDays: _, ...site }: Site, [day, ...nextDays]: [DaySetup, ...DaySetup[]]): Site {
+  return { ...site, day, ...(nextDays.length > 0 ? { nextDays } : {}) };
 }
 
 function withPicture({ picture: _, ...site }: Site, picture: PlanPicture | undefined): Site {

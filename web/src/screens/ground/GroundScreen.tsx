@@ -1,4 +1,5 @@
 import {
+  arresterNeeds,
   arrestersOf,
   entry,
   formatPower,
@@ -8,6 +9,7 @@ import {
   lowestFiringV,
   stageHeadline,
   tubeHistory,
+  usedParts,
   type Arrester,
   type TubeChoice,
 } from '@kobran/core';
@@ -27,7 +29,8 @@ import { GroundStrand } from './GroundStrand.js';
 
 /** The arrester of the run: which tube, does it pass direct current, and is it grounded. */
 export function GroundScreen(): ReactNode {
-  const { sheet, editor, place } = useOpenRun();
+  const { sheet, editor, facts, place } = useOpenRun();
+  const catalog = useCatalog();
   const { tube } = sheet;
   const [fitted] = arrestersOf(editor.design);
   const { fittedArrester: arrester } = sheet;
@@ -74,7 +77,7 @@ export function GroundScreen(): ReactNode {
             )}
           </p>
           <DoneButton
-            fact={{ kind: 'grounded' }}
+            fact={{ kind: 'grounded', used: usedParts(arresterNeeds(editor.design, facts, catalog)) }}
             label={words('Mark as grounded')}
             done={words('Joined to the entry ground rod')}
           />

@@ -1,8 +1,9 @@
 import { pathOf, routes } from '@kobran/contract';
-import { counted, labelForms, placeNames, type LabelForm } from '@kobran/core';
+import { counted, placeNames } from '@kobran/core';
 import { Download, FileText } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
+import { LabelLinks } from '../../frame/LabelLinks.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useWaitingCount } from '../../store/Device.js';
 import { usePreferences } from '../../ui/Preferences.js';
@@ -12,12 +13,6 @@ import { Log } from './Log.js';
 import { Photos } from './Photos.js';
 import { Revisions } from './Revisions.js';
 import { SignOff } from './SignOff.js';
-
-const labelNames: Record<LabelForm, string> = {
-  flag: 'flags',
-  wrap: 'wrap-round',
-  roll: 'from a roll',
-};
 
 /** What is done and what is not, the log, and the job as a file to take away. */
 export function HandoverScreen(): ReactNode {
@@ -53,18 +48,7 @@ export function HandoverScreen(): ReactNode {
         >
           <FileText size={18} aria-hidden /> Customer’s copy
         </a>
-        <p className="flex flex-wrap items-center gap-x-4 text-sm">
-          Labels:
-          {labelForms.map((form) => (
-            <a
-              key={form}
-              className="underline underline-offset-4"
-              href={pathOf(routes.printLabels, { id, query: { form } })}
-            >
-              {labelNames[form]}
-            </a>
-          ))}
-        </p>
+        <LabelLinks hrefOf={(form) => pathOf(routes.printLabels, { id, query: { form } })} />
         <p className="basis-full text-sm text-muted">
           Open JSON with every run, reading and log entry of the job; any Kobran imports it again.
         </p>

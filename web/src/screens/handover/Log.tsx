@@ -1,8 +1,17 @@
-import { aboutOf, checkLog, factText, readBatchEndId } from '@kobran/core';
-import { useQuery } from '@tanstack/react-query';
+import {
+  aboutOf,
+  checkLog,
+  checkSweeps,
+  factsOf,
+  factText,
+  readBatchEndId,
+  sweepHash,
+  type SweepCheck,
+} from '@kobran/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { messageOf } from '../../store/client.js';
-import { logOf } from '../../store/queries.js';
+import { logOf, tracesOfRun, wholeTrace } from '../../store/queries.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
 import { sayMoment } from '../../ui/dates.js';
@@ -26,6 +35,7 @@ export function Log({ names }: { names: ReadonlyMap<string, string> }): ReactNod
         Log
       </h2>
       <Chain />
+      <SweepsCheck />
       {log.length === 0 && <p className="text-muted">Nothing is logged yet.</p>}
       <ul>
         {log
@@ -59,6 +69,50 @@ export function Log({ names }: { names: ReadonlyMap<string, string> }): ReactNod
           })}
       </ul>
     </section>
+  );
+}
+
+/** Sweeps lie beside the log, their hashes in it: whoever wants to know has them fetched and held against it. */
+function SweepsCheck(): ReactNode {
+  const { id, facts } = useOpenRun();
+  const queries = useQueryClient();
+  const { mutate, data, error, isPending } = useMutation({
+    mutationFn: async () => {
+      const listed = await queries.fetchQuery(tracesOfRun(id));
+      const hashes: string[] = [];
+      for (const one of listed) hashes.push(sweepHash(await queries.fetchQuery(wholeTrace(id, one.id))));
+      return checkSweeps(facts, hashes);
+    },
+  });
+  if (factsOf(facts, 'sweep').length === 0) return null;
+  return (
+    <div role="status" className="text-sm">
+      {!data && (
+        <button className="underline underline-offset-4" disabled={isPending} onClick={() => mutate()}>
+          {isPending ? 'Checking the sweeps…' : 'Check the sweeps against the log'}
+        </button>
+      )}
+      {error && <p className="text-caution">The sweeps were not checked: {messageOf(error)}</p>}
+      {data && <SweepsResult check={data} />}
+    </div>
+  );
+}
+
+function SweepsResult({ check: { sound, missing, unlogged } }: { check: SweepCheck }): ReactNode {
+  return (
+    <>
+      {missing.length > 0 ? (
+        <p className="font-semibold text-stop">
+          Not as they were taken, or not here: {missing.join(', ')}. Look for them in a backup.
+        </p>
+      ) : (
+        <p className="text-muted">
+          Checked: {sound.length === 1 ? 'its one sweep has' : `all ${sound.length} sweeps have`} the samples
+          that were taken.
+        </p>
+      )}
+      {unlogged > 0 && <p className="text-muted">{unlogged} kept by an earlier version, not in the log.</p>}
+    </>
   );
 }
 

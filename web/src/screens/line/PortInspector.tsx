@@ -84,7 +84,8 @@ export function AntennaInspector(): ReactNode {
       <LengthField
         label="Drain hole or vent, behind the connector"
         valueM={antenna.drainMm === undefined ? undefined : antenna.drainMm / 1000}
-        onChange={(metres) => set({ drainMm: Math.min(2000, metres * 1000) })}
+        range={[0, 2]}
+        onChange={(metres) => set({ drainMm: metres * 1000 })}
         onClear={() => put(withoutDrain(antenna))}
       />
       <KeepPort port={{ ...antenna, side: 'antenna', handheld: false }} />

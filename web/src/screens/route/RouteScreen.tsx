@@ -1,20 +1,25 @@
 import {
   formatLength,
   freshId,
+  hangNeeds,
   legKindIn,
   legKinds,
   parseLength,
   stageHeadline,
+  survey,
+  usedParts,
   zones,
   type Leg,
   type LegKind,
+  type UsedPart,
   type Zone,
 } from '@kobran/core';
 import { Plus, Trash2 } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import { usePreferences } from '../../ui/Preferences.js';
 import { useOpenRun } from '../../store/RunContext.js';
+import { useCatalog } from '../../store/Shop.js';
 import { Choice } from '../../ui/Choice.js';
 import { FigureText } from '../../ui/FigureText.js';
 import { QuantityField } from '../../ui/QuantityField.js';
@@ -35,6 +40,7 @@ export function RouteScreen(): ReactNode {
   const [asked] = useSearchParams();
   const [choosing, setChoosing] = useState(asked.has('from'));
   const [pointed, point] = useState<number>();
+  const hung = useHung();
   // A run whose site is not here shows the legs it had there.
   const onWays = place !== undefined && (editor.design.route !== undefined || choosing);
   const set = (next: Leg[]): void => editor.change([{ op: 'set legs', legs: next }]);
@@ -115,11 +121,24 @@ export function RouteScreen(): ReactNode {
           </button>
         )}
         {legs.length > 0 && (
-          <DoneButton fact={{ kind: 'installed' }} label="Mark as installed" done="Installed" />
+          <DoneButton fact={{ kind: 'installed', ...hung }} label="Mark as installed" done="Installed" />
         )}
       </div>
     </StagePage>
   );
+}
+
+/** Clips, hangers and grips which leave the shelf when the run is hung; the site knows them. */
+function useHung(): { used?: UsedPart[] } {
+  const { id, editor, sheet, practice, place } = useOpenRun();
+  const catalog = useCatalog();
+  const { design } = editor;
+  return useMemo(() => {
+    if (!place) return {};
+    const run = { id, design, sheet, installed: false };
+    const site = survey(place, [run], catalog, practice.codeProfiles);
+    return { used: usedParts(hangNeeds(id, site).flatMap(({ needs }) => needs)) };
+  }, [id, design, sheet, place, catalog, practice.codeProfiles]);
 }
 
 function LegRow({

@@ -1,8 +1,9 @@
-import { parseCelsius, parseLength, parsePlainNumber, tapeFor, type Tape } from '@kobran/core';
+import { parseCelsius, parsePlainNumber, tapeFor, type Tape } from '@kobran/core';
 import { Plus, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField, RunLengthField } from '../../ui/LengthField.js';
+import { inMm, parseMm } from './millimetres.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 import { TextField } from '../../ui/TextField.js';
 import { Tick } from '../../ui/Tick.js';
@@ -76,11 +77,12 @@ function TapeFields({
       value={value}
       format={(to) => `${to} times`}
       parse={(text) => parsePlainNumber(text.replace(/times$/, ''), label.toLowerCase())}
-      onChange={(to) => put({ stretch: stretch(Math.min(5, Math.max(1, to))) })}
+      range={[1, 5]}
+      onChange={(to) => put({ stretch: stretch(to) })}
     />
   );
   return (
-    <li className="grid items-end gap-3 py-3 sm:grid-cols-3 lg:grid-cols-5" aria-label={tape.name}>
+    <li className="grid items-start gap-3 py-3 sm:grid-cols-3 lg:grid-cols-5" aria-label={tape.name}>
       <TextField label="Name" value={tape.name} maxLength={80} onChange={(name) => put({ name })} />
       <Choice
         label="Kind"
@@ -91,19 +93,22 @@ function TapeFields({
       <LengthField
         label="Width"
         valueM={tape.widthMm / 1000}
-        onChange={(metres) => put({ widthMm: within(metres * 1000, 5, 200) })}
+        range={[0.005, 0.2]}
+        onChange={(metres) => put({ widthMm: inMm(metres) })}
       />
       <QuantityField
         label="Thickness"
         value={tape.thicknessMm}
         format={(mm) => `${mm} mm`}
-        parse={(text) => parseLength(text, { unit: 'mm' })}
-        onChange={(metres) => put({ thicknessMm: within(metres * 1000, 0.05, 10) })}
+        parse={parseMm}
+        range={[0.05, 10]}
+        onChange={(thicknessMm) => put({ thicknessMm })}
       />
       <RunLengthField
         label="Roll"
         valueM={tape.rollM}
-        onChange={(rollM) => put({ rollM: within(rollM, 0.1, 200) })}
+        range={[0.1, 200]}
+        onChange={(rollM) => put({ rollM })}
       />
       {times('Stretched at least', least, (to) => [to, Math.max(to, most)])}
       {times('Stretched at most', most, (to) => [Math.min(to, least), to])}
@@ -112,16 +117,18 @@ function TapeFields({
         value={tape.lowestC}
         format={(celsius) => `${celsius} °C`}
         parse={parseCelsius}
-        onChange={(celsius) => put({ lowestC: within(celsius, -60, 40) })}
+        range={[-60, 40]}
+        onChange={(lowestC) => put({ lowestC })}
       />
       <QuantityField
         label="Keeps, months"
         value={tape.shelfMonths}
         format={String}
         parse={(text) => parsePlainNumber(text, 'months')}
-        onChange={(months) => put({ shelfMonths: within(Math.round(months), 1, 240) })}
+        range={[1, 240]}
+        onChange={(months) => put({ shelfMonths: Math.round(months) })}
       />
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 self-end">
         <Tick label="Has a liner" checked={tape.liner} onChange={(liner) => put({ liner })} />
         <Tick label="Stands the sun" checked={tape.uv} onChange={(uv) => put({ uv })} />
         <button className="button" aria-label={`Remove ${tape.name}`} onClick={onRemove}>
@@ -131,7 +138,3 @@ function TapeFields({
     </li>
   );
 }
-
-/** What the practice takes: nearer than this nobody measures a roll. */
-const within = (value: number, least: number, most: number): number =>
-  Math.min(most, Math.max(least, Number(value.toFixed(3))));

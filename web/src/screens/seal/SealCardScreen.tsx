@@ -1,25 +1,24 @@
 import {
+  closureSteps,
   parseCelsius,
   parseTorque,
   sealSteps,
   sealSystem,
   type SealStep,
+  type UnitSystem,
   type WrapSheet,
 } from '@kobran/core';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useState, type ReactNode } from 'react';
+import { useNavigate, useParams } from 'react-router';
 import { RunPhotos } from '../../frame/RunPhotos.js';
+import { StepCard } from '../../frame/StepCard.js';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useWorkProgress } from '../../store/useWorkProgress.js';
 import { Message } from '../../ui/Message.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { QuantityField } from '../../ui/QuantityField.js';
-import { hasEars, hasVoice, say, useListening } from '../../ui/speech.js';
-import { Caution } from '../../ui/StagePage.js';
 import { TextField } from '../../ui/TextField.js';
 import { Tick } from '../../ui/Tick.js';
-import { useKeys } from '../../ui/useKeys.js';
-import { useWakeLock } from '../../ui/useWakeLock.js';
 import { DripLoopDrawing } from './DripLoopDrawing.js';
 import { SealDrawing } from './SealDrawing.js';
 import {
@@ -39,8 +38,8 @@ export function SealCardScreen(): ReactNode {
   const joint = sheet.wraps.find((one) => one.jointId === jointId);
   const back = { label: 'Back to Seal', to: `/runs/${id}/seal` };
   if (!joint) return <Message title="This joint is not in the run any more, or stays dry" action={back} />;
-  if (!joint.wrap || !joint.system)
-    return <Message title={`${joint.name} has no card: no layers seal it as it stands`} action={back} />;
+  if (!joint.wrap && !joint.closure)
+    return <Message title={`${joint.name} has no card: nothing closes it as it stands`} action={back} />;
   return <OpenSeal key={jointId} joint={joint} />;
 }
 
@@ -48,21 +47,20 @@ function OpenSeal({ joint }: { joint: WrapSheet }): ReactNode {
   const { id } = useOpenRun();
   const { units } = usePreferences();
   const kept = useWorkProgress(id, `seal ${joint.jointId}`, readSealProgress);
-  if (!kept || !joint.wrap || !joint.system) return <Message title="One moment…" />;
-  const steps = sealSteps({
-    plan: joint.wrap,
-    system: sealSystem(joint.system),
-    profile: joint.profile,
-    torqueNm: joint.torqueNm,
-    salt: joint.zone === 'salt',
-    staysOpen: joint.staysOpen,
-    aloft: joint.aloft,
-    loop: joint.dripLoop,
-    units,
-  });
+  const steps = stepsOf(joint, units);
+  if (!kept || steps.length === 0) return <Message title="One moment…" />;
   return (
     <RunningSeal joint={joint} steps={steps} progress={kept.body ?? freshSeal(steps)} keep={kept.keep} />
   );
+}
+
+/** Of its layers, or of what closes it without. */
+function stepsOf(joint: WrapSheet, units: UnitSystem): SealStep[] {
+  const { wrap, system, closure, profile, torqueNm, zone, staysOpen, aloft, dripLoop: loop } = joint;
+  const work = { torqueNm, salt: zone === 'salt', staysOpen, aloft };
+  if (wrap && system)
+    return sealSteps({ ...work, plan: wrap, system: sealSystem(system), profile, loop, units });
+  return closure ? closureSteps(closure, work) : [];
 }
 
 interface Running {
@@ -74,23 +72,15 @@ interface Running {
 
 function RunningSeal({ joint, steps, progress, keep }: Running): ReactNode {
   const { id, writer } = useOpenRun();
-  const { card: how } = usePreferences();
   const navigate = useNavigate();
   const [hint, setHint] = useState('');
-  const heading = useRef<HTMLHeadingElement>(null);
   const k = stepAt(steps, progress);
   const step = steps[k];
-  useWakeLock();
-  useEffect(() => heading.current?.focus(), [k]);
-  useEffect(() => {
-    if (how.speak && hasVoice()) say(spokenOf(step));
-  }, [step, how.speak]);
-
+  const leaveTo = `/runs/${id}/seal`;
   const change = (to: SealProgress): void => {
     setHint('');
     keep(to);
   };
-  const leave = (): void => void navigate(`/runs/${id}/seal`);
   const goOn = (): void => {
     const pressed = press(steps, progress, joint);
     if (pressed.kind === 'moved') change(pressed.progress);
@@ -98,70 +88,31 @@ function RunningSeal({ joint, steps, progress, keep }: Running): ReactNode {
     else {
       writer.add(sealedFact(joint, progress));
       keep(undefined);
-      leave();
+      void navigate(leaveTo);
     }
   };
-  const goBack = (): void => change(backOne(steps, progress));
-  useKeys('space', goOn, { preventDefault: true });
-  useKeys('b, backspace', goBack, { preventDefault: true });
-  useKeys('r', () => say(spokenOf(step)));
-  useKeys('esc', leave);
-  useListening(
-    how.listen && hasEars(),
-    (command) => {
-      if (command.kind === 'next') goOn();
-      else if (command.kind === 'back') goBack();
-      else if (command.kind === 'repeat') say(spokenOf(step));
-      else if (command.kind === 'value') change(heard(step, progress, command.text));
-    },
-    setHint,
-  );
-  const next = steps.at(k + 1);
   return (
-    <main className="flex min-h-screen flex-col px-4 py-3 md:px-10 md:py-5">
-      <p className="flex justify-between gap-3 text-lg">
-        <span>
-          <strong>{joint.name}</strong> <span className="text-muted">{joint.between.join(' to ')}</span>
-        </span>
-        <Link className="min-h-9 text-muted underline underline-offset-4" to={`/runs/${id}/seal`}>
-          Leave
-        </Link>
-      </p>
-      <p className="figures text-muted" aria-hidden="true">
-        {k + 1} of {steps.length}
-      </p>
-      <h1 ref={heading} tabIndex={-1} className="mt-2 text-2xl leading-tight font-bold outline-none">
-        <span className="sr-only">
-          Step {k + 1} of {steps.length}:{' '}
-        </span>
-        {step.title}
-      </h1>
-      <p className="mt-2 text-xl">{step.text}</p>
-      {step.caution && <Caution>{step.caution}</Caution>}
-      <div className="mt-4 flex-1">
-        {step.layer !== undefined && joint.wrap && (
-          <SealDrawing sheet={joint} plan={joint.wrap} upTo={step.layer} goesOn />
-        )}
-        {step.id === 'loop' && joint.dripLoop && <DripLoopDrawing loop={joint.dripLoop} />}
-        {step.id === 'photo' && <RunPhotos about={joint.jointId} of={joint.name} />}
-        <Answer joint={joint} step={step} progress={progress} change={change} onWet={setHint} />
-      </div>
-      <p role="status" className="mt-2 min-h-7 text-lg font-bold text-stop">
-        {hint}
-      </p>
-      <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-sheet pb-2">
-        <button
-          className="col-span-3 flex min-h-20 items-center justify-between gap-3 rounded bg-ink px-6 text-left text-xl font-bold text-on-ink"
-          onClick={goOn}
-        >
-          {step.ask === 'dry' ? 'It is dry' : next ? `Next: ${lower(next.title)}` : 'Sealed: into the log'}
-          <span className="figures hidden text-lg font-normal md:inline">Space</span>
-        </button>
-        <Other label="Back" name="B" onClick={goBack} />
-        <Other label="Say it again" name="R" onClick={() => say(spokenOf(step))} />
-        <Other label="Leave" name="Esc" onClick={leave} />
-      </div>
-    </main>
+    <StepCard
+      name={joint.name}
+      of={joint.between.join(' to ')}
+      steps={steps}
+      at={k}
+      goOn={step.ask === 'dry' ? 'It is dry' : undefined}
+      next="Sealed: into the log"
+      onNext={goOn}
+      onBack={() => change(backOne(steps, progress))}
+      leaveTo={leaveTo}
+      hint={hint}
+      onHint={setHint}
+      onHeard={(text) => change(heard(step, progress, text))}
+    >
+      {step.layer !== undefined && joint.wrap && (
+        <SealDrawing sheet={joint} plan={joint.wrap} upTo={step.layer} goesOn />
+      )}
+      {step.id === 'loop' && joint.dripLoop && <DripLoopDrawing loop={joint.dripLoop} />}
+      {step.id === 'photo' && <RunPhotos about={joint.jointId} of={joint.name} />}
+      <Answer joint={joint} step={step} progress={progress} change={change} onWet={setHint} />
+    </StepCard>
   );
 }
 
@@ -181,6 +132,7 @@ function Answer({
 }): ReactNode {
   switch (step.ask) {
     case undefined:
+    case 'found':
       return null;
     case 'proved':
       return unproved.length === 0 ? (
@@ -249,21 +201,4 @@ function heard({ ask }: SealStep, progress: SealProgress, text: string): SealPro
   if (celsius?.ok) return { ...progress, celsius: celsius.value };
   const torque = ask === 'torque' ? parseTorque(text) : undefined;
   return torque?.ok ? { ...progress, torqueNm: torque.value } : progress;
-}
-
-const spokenOf = ({ title, text, caution }: SealStep): string =>
-  [title, text, caution].filter(Boolean).join('. ');
-
-const lower = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);
-
-function Other({ label, name, onClick }: { label: string; name: string; onClick: () => void }): ReactNode {
-  return (
-    <button
-      className="min-h-16 rounded border-2 border-ink bg-paper text-base leading-tight font-bold md:text-lg"
-      onClick={onClick}
-    >
-      {label}
-      <span className="figures block text-sm font-normal text-muted">{name}</span>
-    </button>
-  );
 }

@@ -2,6 +2,7 @@ import { sealMethod, sealSystems, tapesFor, type Practice } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { Choice, Methods } from '../../ui/Choice.js';
 import { schoolsOfLap, schoolsOfTape } from '../../ui/schools.js';
+import { OwnSleeves } from './OwnSleeves.js';
 import { OwnTapes } from './OwnTapes.js';
 import { Tick } from '../../ui/Tick.js';
 
@@ -78,6 +79,7 @@ export function SealMethods({
           onChange={(courtesyLayer) => onChange({ courtesyLayer })}
         />
       </div>
+      <OwnSleeves sleeves={practice.ownSleeves ?? []} onChange={(ownSleeves) => onChange({ ownSleeves })} />
       <OwnTapes tapes={practice.ownTapes ?? []} onChange={(ownTapes) => onChange({ ownTapes })} />
     </details>
   );

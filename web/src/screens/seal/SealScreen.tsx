@@ -1,9 +1,10 @@
 import {
-  formatLength,
   housingKinds,
-  sealWords,
+  layerText,
   stageHeadline,
-  type SealSystemId,
+  type ClosurePlan,
+  type SealPlan,
+  type FactBody,
   type WrapSheet,
 } from '@kobran/core';
 import type { ReactNode } from 'react';
@@ -45,7 +46,7 @@ export function SealScreen(): ReactNode {
 }
 
 function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
-  const { wrap, name, between, zone, jointId, instructions, sealed, inspectionDue } = sheet;
+  const { wrap, closure, name, between, zone, jointId, instructions, sealed, inspectionDue } = sheet;
   const { id } = useOpenRun();
   return (
     <li className="grid gap-x-8 gap-y-3 py-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
@@ -54,6 +55,7 @@ function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
           {name}, {zone} <span className="font-normal text-muted">{between.join(' to ')}</span>
         </h2>
         {wrap && <SealDrawing sheet={sheet} plan={wrap} />}
+        {wrap && <LayerList sheet={sheet} plan={wrap} />}
         {wrap && sheet.dripLoop && !sheet.sealed && <DripLoopDrawing loop={sheet.dripLoop} />}
         <Housings sheet={sheet} />
         <ul className="mt-2 list-disc space-y-1 pl-5">
@@ -66,7 +68,7 @@ function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
         <JointMethod sheet={sheet} />
         <Figures sheet={sheet} />
         <div className="mt-3 flex flex-wrap items-center gap-3">
-          {wrap && !sealed && (
+          {(wrap ?? closure) && !sealed && (
             <Link className="button button-primary" to={`/runs/${id}/seal/${encodeURIComponent(jointId)}`}>
               Open the seal card
             </Link>
@@ -77,26 +79,47 @@ function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
           <RunPhotos about={jointId} of={name} />
         </div>
         {inspectionDue && <p className="mt-2">Look at it again by {sayDay(inspectionDue)}.</p>}
-        {sealed && sheet.system && <Opening system={sheet.system} />}
+        {sealed && <Opening sheet={sheet} />}
       </div>
     </li>
   );
 }
 
-/** For who did it without the card. */
-function MarkAsSealed({ sheet }: { sheet: WrapSheet }): ReactNode {
+/** Each layer from an edge which a hand finds, as its card says it. */
+function LayerList({ sheet: { profile }, plan }: { sheet: WrapSheet; plan: SealPlan }): ReactNode {
+  const { units } = usePreferences();
   return (
-    <DoneButton
-      fact={sealedFact(sheet, { step: '' })}
-      label={`Mark ${sheet.name} as sealed`}
-      done="Sealed"
-      plain={sheet.wrap !== undefined}
-    />
+    <ol className="mt-2 list-decimal space-y-1 pl-5">
+      {plan.layers.map((layer) => (
+        <li key={layer.name}>
+          <span className="font-semibold">{layer.name}.</span> {layerText(layer, { profile, units })}
+        </li>
+      ))}
+    </ol>
   );
 }
 
-function Figures({ sheet: { wrap, inspectionMonths } }: { sheet: WrapSheet }): ReactNode {
-  const { units } = usePreferences();
+/** For who did it without the card. */
+function MarkAsSealed({ sheet }: { sheet: WrapSheet }): ReactNode {
+  const { writer } = useOpenRun();
+  const fact = sealedFact(sheet, { step: '' });
+  const label = `Mark ${sheet.name} as sealed`;
+  // A seal which was opened since is done no more.
+  return sheet.sealed ? (
+    <DoneButton fact={fact} label={label} done="Sealed" />
+  ) : (
+    <button
+      className={(sheet.wrap ?? sheet.closure) ? 'button' : 'button button-primary'}
+      onClick={() => writer.add(fact)}
+    >
+      {label}
+    </button>
+  );
+}
+
+function Figures({ sheet }: { sheet: WrapSheet }): ReactNode {
+  const { wrap, closure, inspectionMonths } = sheet;
+  if (closure) return <ClosureFigures closure={closure} />;
   if (!wrap) return null;
   const [first, ...others] = wrap.materials.map((material, k): [string, ReactNode] => [
     material.name,
@@ -121,30 +144,43 @@ function Figures({ sheet: { wrap, inspectionMonths } }: { sheet: WrapSheet }): R
             : [['Look again after', `${inspectionMonths} months`] as [string, ReactNode]]),
         ]}
       />
-      <ol className="mt-2 text-sm text-muted">
-        {wrap.layers.map(({ name, tape }) => (
-          <li key={name}>
-            {name}
-            {tape &&
-              `: ${tape.turns.toFixed(1)} turns ${tape.direction === 'up' ? 'upwards' : 'downwards'}, ${formatLength(tape.tapeM, { system: units, small: true, digits: 0 })}`}
-          </li>
-        ))}
-      </ol>
     </>
   );
 }
 
-/** For who has to get at a sealed joint. */
-function Opening({ system }: { system: SealSystemId }): ReactNode {
+/** What closes a joint without layers: how many of what, how long, and how warm. */
+function ClosureFigures({ closure }: { closure: ClosurePlan }): ReactNode {
   return (
-    <details className="mt-2">
-      <summary className="cursor-pointer underline underline-offset-4">How it is opened</summary>
-      <ol className="mt-1 list-decimal space-y-1 pl-5">
-        {sealWords[system].opening.map((line) => (
-          <li key={line}>{line}</li>
-        ))}
-      </ol>
-    </details>
+    <Rows
+      rows={[
+        ...closure.materials.map(({ id, name, amount }): [string, ReactNode] => [
+          name,
+          <FigureText key={id} figure={amount} />,
+        ]),
+        ['Takes', <FigureText key="t" figure={closure.minutes} />],
+        ['From', `${closure.lowestC} °C, dry`],
+      ]}
+    />
+  );
+}
+
+/** For who has to get at a sealed joint, and for who marked the wrong one. */
+function Opening({ sheet: { jointId, jointIds, name } }: { sheet: WrapSheet }): ReactNode {
+  const { id, writer } = useOpenRun();
+  const mistaken: FactBody = {
+    kind: 'opened',
+    jointId,
+    ...(jointIds.length > 1 ? { with: jointIds.slice(1) } : {}),
+  };
+  return (
+    <p className="mt-2 flex flex-wrap gap-3">
+      <Link className="button" to={`/runs/${id}/seal/${encodeURIComponent(jointId)}/open`}>
+        Open {name}
+      </Link>
+      <button className="button" onClick={() => writer.add(mistaken)}>
+        {name} was not sealed
+      </button>
+    </p>
   );
 }
 

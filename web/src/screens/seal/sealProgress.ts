@@ -1,4 +1,4 @@
-import { isObject, type FactBody, type SealStep, type WrapSheet } from '@kobran/core';
+import { isObject, sealNeeds, usedParts, type FactBody, type SealStep, type WrapSheet } from '@kobran/core';
 
 /** How far the card of a seal is, and what was answered; it outlives a reload, and goes on at another device. */
 export interface SealProgress {
@@ -44,10 +44,10 @@ const LEAST_REASON = 4;
 export function press(
   steps: readonly SealStep[],
   progress: SealProgress,
-  { unproved, wrap }: Pick<WrapSheet, 'unproved' | 'wrap'>,
+  { unproved, wrap, closure }: Pick<WrapSheet, 'unproved' | 'wrap' | 'closure'>,
 ): Pressed {
   const k = stepAt(steps, progress);
-  const why = against(steps[k], progress, unproved, wrap?.lowestC ?? -Infinity);
+  const why = against(steps[k], progress, unproved, (wrap ?? closure)?.lowestC ?? -Infinity);
   if (why) return { kind: 'blocked', why };
   const next = steps.at(k + 1);
   return next ? { kind: 'moved', progress: { ...progress, step: next.id } } : { kind: 'done' };
@@ -61,6 +61,7 @@ function against(
 ): string | undefined {
   switch (ask) {
     case undefined:
+    case 'found':
     case 'dry':
       return undefined;
     case 'proved':
@@ -86,19 +87,20 @@ export const backOne = (steps: readonly SealStep[], progress: SealProgress): Sea
 });
 
 /** The fact which a finished card writes. */
-export function sealedFact(
-  { jointId, jointIds, system, wrap }: WrapSheet,
-  { torqueNm, celsius, unproved }: SealProgress,
-): FactBody {
+export function sealedFact(joint: WrapSheet, { torqueNm, celsius, unproved }: SealProgress): FactBody {
+  const { jointId, jointIds, system, wrap, closedBy } = joint;
+  const used = usedParts(sealNeeds(joint));
   const passes = wrap?.layers.filter(({ tape }) => tape && tape.tape.kind !== 'vinyl').length ?? 0;
   return {
     kind: 'sealed',
     jointId,
     ...(system ? { system } : {}),
+    ...(closedBy ? { closure: closedBy } : {}),
     ...(passes > 0 ? { passes } : {}),
     ...(torqueNm === undefined ? {} : { torqueNm }),
     ...(celsius === undefined ? {} : { celsius }),
     ...(unproved?.trim() ? { unproved: unproved.trim() } : {}),
     ...(jointIds.length > 1 ? { with: jointIds.slice(1) } : {}),
+    ...(used.length > 0 ? { used } : {}),
   };
 }

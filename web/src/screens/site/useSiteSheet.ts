@@ -7,6 +7,7 @@ import {
   onSite,
   survey,
   type RunToPlan,
+  type Sheet,
   type Site,
   type SiteSheet,
   type SurveyedRun,
@@ -19,7 +20,7 @@ import { useCatalog } from '../../store/Shop.js';
 export function useSurveyedRuns(
   { runs: kept, practice }: JobDocument,
   site: Site,
-): (SurveyedRun & RunToPlan)[] {
+): (SurveyedRun & RunToPlan & { sheet: Sheet })[] {
   const catalog = useCatalog();
   // What was done here and is not at the server yet is done.
   const runs = useRunsWithFacts(kept);

@@ -1,5 +1,7 @@
 import {
   formatClock,
+  placeName,
+  placesOf,
   TICK_MIN,
   type DaySetup,
   type FixedTask,
@@ -10,7 +12,9 @@ import { scaleLinear } from 'd3';
 import { useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { useWidth } from '../../../ui/useWidth.js';
 
-const ROW = 56;
+const ROW = 70;
+/** Of a row the bars; below them stands where somebody is. */
+const BARS = 50;
 const HEAD = 26;
 const NAME = 84;
 
@@ -100,7 +104,7 @@ export function DayBars({ plan, setup, selected, onSelect, onFix }: Props): Reac
                       x={x(Math.max(a, from))}
                       y={HEAD + row * ROW + 2}
                       width={Math.max(0, x(Math.min(b, to)) - x(Math.max(a, from)))}
-                      height={ROW - 4}
+                      height={BARS - 4}
                       fill="var(--panel)"
                       stroke="var(--rule)"
                       strokeDasharray="3 3"
@@ -108,6 +112,9 @@ export function DayBars({ plan, setup, selected, onSelect, onFix }: Props): Reac
                   ),
               )}
             </g>
+          ))}
+          {setup.people.map(({ name }, row) => (
+            <Places key={name} plan={plan} name={name} row={row} x={x} />
           ))}
           {plan.placed.flatMap((one) =>
             one.people.map((name) => (
@@ -128,12 +135,48 @@ export function DayBars({ plan, setup, selected, onSelect, onFix }: Props): Reac
         </svg>
       )}
       <p className="text-sm text-muted">
-        Filled: the chain which decides the end. {setup.wet.length > 0 ? 'Slanted: rain. ' : ''}
+        Filled: the chain which decides the end. Below the bars: where they are done.{' '}
+        {setup.wet.length > 0 ? 'Slanted: rain. ' : ''}
         {setup.windy.length > 0 ? 'Level lines: nobody aloft. ' : ''}
         Drag a bar, or move it with the arrow keys, to put it to a time or a person; the rest is planned
         around it.
       </p>
     </div>
+  );
+}
+
+/** Where somebody is, as long as it is one place: a climb is one line. */
+function Places({
+  plan,
+  name,
+  row,
+  x,
+}: Pick<Props, 'plan'> & Pick<BarProps, 'name' | 'row' | 'x'>): ReactNode {
+  const y = HEAD + row * ROW + BARS + 2;
+  return (
+    <>
+      {placesOf(plan, name).map(({ place, startMin, endMin }) => {
+        const [left, right] = [x(startMin) + 1, x(endMin) - 2];
+        const word = placeName[place];
+        const short = word.split(',')[0];
+        const room = (right - left) / 7.4;
+        return (
+          <g key={startMin}>
+            <path
+              d={`M${left} ${y}H${right}`}
+              stroke="var(--ink)"
+              strokeWidth={place === 'aloft' ? 4 : 1.5}
+              strokeDasharray={place === 'ground' ? '5 3' : place === 'inside' ? '1 3' : undefined}
+            />
+            {short.length <= room && (
+              <text x={left} y={y + 14} fontSize={13} fill="var(--muted)">
+                {short}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </>
   );
 }
 
@@ -234,20 +277,15 @@ function BarLooks({
         x={x(startMin)}
         y={HEAD + row * ROW + 8}
         width={wide}
-        height={ROW - 16}
+        height={BARS - 14}
         rx={2}
         fill={isChain ? 'var(--ink)' : 'var(--paper)'}
         stroke={isSelected ? 'var(--copper)' : 'var(--ink)'}
         strokeWidth={isSelected ? 3 : 1}
       />
-      {task.place === 'aloft' && (
-        <path
-          d={`M${x(startMin)} ${HEAD + row * ROW + 8}h${wide}`}
-          stroke={isChain ? 'var(--sheet)' : 'var(--ink)'}
-          strokeWidth={4}
-        />
+      {isFixed && (
+        <circle cx={x(startMin) + 5} cy={HEAD + row * ROW + BARS - 11} r={3} fill="var(--copper)" />
       )}
-      {isFixed && <circle cx={x(startMin) + 5} cy={HEAD + row * ROW + ROW - 13} r={3} fill="var(--copper)" />}
       {wide > 58 && (
         <text
           x={x(startMin) + 5}
@@ -255,12 +293,16 @@ function BarLooks({
           fontSize={13}
           fill={isChain ? 'var(--sheet)' : 'var(--ink)'}
         >
-          {task.title.slice(0, Math.floor((wide - 8) / 6.6))}
+          {fitted(task.title, Math.floor((wide - 8) / 6.8))}
         </text>
       )}
     </>
   );
 }
+
+/** As much of a title as there is room for. */
+const fitted = (title: string, letters: number): string =>
+  title.length <= letters ? title : `${title.slice(0, letters - 1).trimEnd()}…`;
 
 const textOf = ({ placed, endMin }: Schedule): string =>
   `${placed.length} tasks until ${formatClock(endMin)}; each bar is a button, the list below says the same.`;

@@ -49,7 +49,7 @@ export function DayList({
                 {placed.map(({ task, startMin, endMin, people }) => (
                   <tr
                     key={task.id}
-                    className={`border-t border-rule align-top ${selected === task.id ? 'bg-panel' : ''}`}
+                    className={`border-t border-rule align-baseline ${selected === task.id ? 'bg-panel' : ''}`}
                   >
                     <td className="figures py-1 pr-4 whitespace-nowrap">
                       {formatClock(startMin)}–{formatClock(endMin)}

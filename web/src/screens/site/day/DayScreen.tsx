@@ -1,5 +1,14 @@
 import type { JobDocument } from '@kobran/contract';
-import { formatClock, workOf, type FixedTask, type Schedule, type Site } from '@kobran/core';
+import {
+  dayAfter,
+  formatClock,
+  MAX_DAYS,
+  workOf,
+  type DaySetup,
+  type FixedTask,
+  type Schedule,
+  type Site,
+} from '@kobran/core';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { PlanSearch } from '../../../background/useDayPlan.js';
@@ -9,7 +18,9 @@ import { messageOf } from '../../../store/client.js';
 import type { Versioned } from '../../../store/documentEditor.js';
 import { useJob } from '../../../store/queries.js';
 import { useSiteDraft, useSiteEditor } from '../../../store/useSiteEditor.js';
+import { Chips } from '../../../ui/Choice.js';
 import { Message } from '../../../ui/Message.js';
+import { useAddress } from '../../../ui/useAddress.js';
 import { useKeys } from '../../../ui/useKeys.js';
 import { SiteTabs } from '../SiteTabs.js';
 import { DayBars } from './DayBars.js';
@@ -37,14 +48,21 @@ export function DayScreen(): ReactNode {
 function DayOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | undefined }): ReactNode {
   const editor = useSiteEditor(job, draft);
   const { document: site, change } = editor;
-  const { tasks, setup, plan, search, stopSearch } = useDay(job, site);
+  const [address, setAddress] = useAddress();
+  const { n, days, tasks, setup, plan, search, stopSearch } = useDay(
+    job,
+    site,
+    Number(address.get('day') ?? 1) - 1,
+  );
+  const put = (to: DaySetup): void =>
+    change([{ op: 'set days', days: mapDays(days, (one, k) => (k === n ? to : one)) }]);
   const [selected, select] = useState<string>();
   useKeys('mod+z', () => editor.undo?.(), { preventDefault: true });
   useKeys('mod+shift+z, mod+y', () => editor.redo?.(), { preventDefault: true });
   useKeys('escape', () => select(undefined));
   const fix = (task: string, to: Omit<FixedTask, 'task'> | undefined): void => {
     const others = setup.fixed.filter((one) => one.task !== task);
-    change([{ op: 'set day', day: { ...setup, fixed: to ? [...others, { task, ...to }] : others } }]);
+    put({ ...setup, fixed: to ? [...others, { task, ...to }] : others });
   };
   const one = plan.placed.find(({ task }) => task.id === selected);
   return (
@@ -53,7 +71,14 @@ function DayOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | unde
       <SaveNotice what="site" editor={editor} />
       <main className="mx-auto max-w-7xl px-4 py-4 md:px-6">
         <SiteTabs jobId={job.id} />
-        <h1 className="text-xl leading-tight font-bold">{headline(plan)}</h1>
+        <Days
+          days={days}
+          n={n}
+          isLeft={plan.left.length > 0}
+          onOpen={(k) => setAddress({ day: k === 0 ? undefined : String(k + 1) })}
+          onChange={(to) => change([{ op: 'set days', days: to }])}
+        />
+        <h1 className="text-xl leading-tight font-bold">{headline(plan, n)}</h1>
         <div className="mt-1 flex flex-wrap items-center gap-x-3">
           <p className="text-muted" role="status">
             {quality(plan)} {searchWords[search]}
@@ -72,7 +97,7 @@ function DayOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | unde
                 <Link
                   key={name}
                   className="underline underline-offset-4"
-                  to={`/jobs/${job.id}/day/${encodeURIComponent(name)}`}
+                  to={`/jobs/${job.id}/day/${encodeURIComponent(name)}${n === 0 ? '' : `?day=${n + 1}`}`}
                 >
                   Day sheet of {name}
                 </Link>
@@ -90,19 +115,92 @@ function DayOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | unde
             )}
           </>
         )}
-        <DayCrew setup={setup} onChange={(day) => change([{ op: 'set day', day }])} />
+        <DayCrew setup={setup} onChange={put} />
         <DayList plan={plan} selected={selected} onSelect={select} />
       </main>
     </div>
   );
 }
 
-function headline({ placed, left, endMin }: Schedule): string {
-  if (placed.length + left.length === 0) return 'Nothing is left to do on this site';
-  if (placed.length === 0) return 'Nothing can be done today';
+type SomeDays = [DaySetup, ...DaySetup[]];
+
+const mapDays = (
+  [first, ...rest]: readonly [DaySetup, ...DaySetup[]],
+  to: (day: DaySetup, k: number) => DaySetup,
+): SomeDays => [to(first, 0), ...rest.map((day, k) => to(day, k + 1))];
+
+/** The days which are planned, one after the other: what does not go into one goes into the next. */
+function Days({
+  days,
+  n,
+  isLeft,
+  onOpen,
+  onChange,
+}: {
+  days: readonly [DaySetup, ...DaySetup[]];
+  n: number;
+  /** Does something not go into the day that is shown? */
+  isLeft: boolean;
+  onOpen: (n: number) => void;
+  onChange: (days: SomeDays) => void;
+}): ReactNode {
+  const [first, ...later] = days;
+  const isLast = n === days.length - 1;
+  const without = ([one, ...rest]: DaySetup[]): void => {
+    // Whoever takes a day away looks at the one before.
+    onOpen(Math.max(0, n - 1));
+    onChange([one, ...rest]);
+  };
+  if (days.length === 1 && !isLeft) return null;
+  return (
+    <div className="mb-2 flex flex-wrap items-center gap-3">
+      {days.length > 1 && (
+        <Chips
+          legend="Day"
+          value={String(n)}
+          options={days.map((_, k) => [String(k), `Day ${k + 1}`] as const)}
+          onChange={(k) => onOpen(Number(k))}
+        />
+      )}
+      {isLeft && isLast && days.length < MAX_DAYS && (
+        <button
+          className="button"
+          onClick={() => {
+            onChange([first, ...later, dayAfter(days[n])]);
+            onOpen(days.length);
+          }}
+        >
+          Plan another day
+        </button>
+      )}
+      {n > 0 && (
+        <>
+          {n === 1 && (
+            <button className="button" onClick={() => without(days.slice(1))}>
+              Day 1 is over
+            </button>
+          )}
+          {isLast && (
+            <button className="button" onClick={() => without(days.slice(0, -1))}>
+              Without day {n + 1}
+            </button>
+          )}
+        </>
+      )}
+    </div>
+  );
+}
+
+function headline({ placed, left, endMin }: Schedule, n: number): string {
+  const day = n === 0 ? '' : `Day ${n + 1}: `;
+  if (placed.length + left.length === 0)
+    return n === 0 ? 'Nothing is left to do on this site' : `${day}nothing is left for it`;
+  if (placed.length === 0) return n === 0 ? 'Nothing can be done today' : `${day}nothing can be done`;
   const hands = new Set(placed.flatMap(({ people }) => people)).size;
   const by = `${placed.length} ${placed.length === 1 ? 'task' : 'tasks'} by ${formatClock(endMin)} with ${hands} ${hands === 1 ? 'person' : 'people'}`;
-  return left.length === 0 ? `All done: ${by}` : `${by}; ${left.length} left for another day`;
+  return left.length === 0
+    ? `${n === 0 ? 'All done: ' : `${day}all done, `}${by}`
+    : `${day}${by}; ${left.length} left for another day`;
 }
 
 const searchWords: Record<PlanSearch, string> = {

@@ -1,13 +1,14 @@
 import type { JobDocument } from '@kobran/contract';
 import {
+  beginningOf,
   begunAt,
+  endingOf,
   tookMinutes,
   doneKey,
   emptySite,
   formatClock,
   noFacts,
   placeName,
-  type FactBody,
   type Facts,
   type PlacedTask,
   type Site,
@@ -23,7 +24,10 @@ import { LoggedPhotos } from '../../../frame/RunPhotos.js';
 import { TopBar } from '../../../frame/TopBar.js';
 import { now, sayTime } from '../../../ui/dates.js';
 import { Message } from '../../../ui/Message.js';
+import { useAddress } from '../../../ui/useAddress.js';
 import { Caution } from '../../../ui/StagePage.js';
+import { usePreferences } from '../../../ui/Preferences.js';
+import { partsText } from './partsText.js';
 import { useDay } from './useDay.js';
 
 /** One person’s day, on the phone and on paper; what is ticked is in the log. */
@@ -44,11 +48,17 @@ export function DaySheetScreen(): ReactNode {
 }
 
 function SheetOf({ job, site, person }: { job: JobDocument; site: Site; person: string }): ReactNode {
-  const { plan, setup, facts } = useDay(job, site);
+  const [address] = useAddress();
+  const { n, plan, setup, facts } = useDay(job, site, Number(address.get('day') ?? 1) - 1);
   const own = plan.placed.filter(({ people }) => people.includes(person));
-  const back = { label: 'Back to the day', to: `/jobs/${job.id}/day` };
+  const back = { label: 'Back to the day', to: `/jobs/${job.id}/day${n === 0 ? '' : `?day=${n + 1}`}` };
   if (!setup.people.some(({ name }) => name === person))
-    return <Message title={`${person} is not in today’s crew`} action={back} />;
+    return (
+      <Message
+        title={`${person} is not in the crew of ${n === 0 ? 'today' : `day ${n + 1}`}`}
+        action={back}
+      />
+    );
   return (
     <div className="min-h-screen">
       <div className="print:hidden">
@@ -63,9 +73,10 @@ function SheetOf({ job, site, person }: { job: JobDocument; site: Site; person: 
       <main className="mx-auto max-w-3xl px-4 py-4">
         <div className="flex flex-wrap items-center justify-between gap-2">
           <h1 className="text-xl font-bold">
-            {person}:{' '}
+            {person}
+            {n === 0 ? '' : `, day ${n + 1}`}:{' '}
             {own.length === 0
-              ? 'nothing today'
+              ? 'nothing to do'
               : `${own.length} ${own.length === 1 ? 'task' : 'tasks'}, ${formatClock(own[0].startMin)} to ${formatClock(own[own.length - 1].endMin)}`}
           </h1>
           <button className="button print:hidden" onClick={() => print()}>
@@ -102,6 +113,7 @@ function TaskRow({
   person: string;
   facts: Facts;
 }): ReactNode {
+  const { units } = usePreferences();
   const others = people.filter((name) => name !== person);
   return (
     <li className="grid grid-cols-[4.5rem_minmax(0,1fr)] gap-x-3 border-b border-rule py-3">
@@ -121,6 +133,7 @@ function TaskRow({
             .filter(Boolean)
             .join('; ')}
         </p>
+        {task.parts.length > 0 && <p>Take {partsText(task.parts, units)}.</p>}
         {task.cautions.map((text) => (
           <Caution key={text}>{text}</Caution>
         ))}
@@ -158,16 +171,8 @@ function Done({ task, runId, facts }: { task: PlacedTask['task']; runId: string;
   const key = doneKey(task);
   const begun = begunAt(facts, key);
   const done = (): void => {
-    if (task.fact) writer.add(task.fact);
     const timed = minutes.trim() !== '' ? took : begun && tookMinutes(begun.at, now());
-    const entry: FactBody = {
-      kind: 'task done',
-      task: key,
-      learnedBy: task.learnedBy,
-      place: task.place,
-      ...(timed === undefined ? {} : { minutes: timed }),
-    };
-    if (!task.fact || timed !== undefined) writer.add(entry);
+    for (const entry of endingOf(task, timed)) writer.add(entry);
   };
   return (
     <>
@@ -177,7 +182,7 @@ function Done({ task, runId, facts }: { task: PlacedTask['task']; runId: string;
           {begun.by === '' ? '' : ` by ${begun.by}`}
         </p>
       ) : (
-        <button className="button min-h-11" onClick={() => writer.add({ kind: 'task begun', task: key })}>
+        <button className="button min-h-11" onClick={() => writer.add(beginningOf(task))}>
           Begin<span className="sr-only"> {task.title}</span>
         </button>
       )}

@@ -1,11 +1,13 @@
 import {
   formatClock,
   parseClock,
+  minutesWith,
   placeName,
   type DaySetup,
   type FixedTask,
   type PlacedTask,
   type Schedule,
+  type Task,
 } from '@kobran/core';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
@@ -14,6 +16,15 @@ import { Choice } from '../../../ui/Choice.js';
 import { QuantityField } from '../../../ui/QuantityField.js';
 import { Rows } from '../../../ui/Rows.js';
 import { Caution } from '../../../ui/StagePage.js';
+import { usePreferences } from '../../../ui/Preferences.js';
+import { partsText } from './partsText.js';
+
+/** How long it takes these hands, and the shop’s own time where theirs differs. */
+function takesText(task: Task, people: readonly string[]): string {
+  const theirs = minutesWith(task, people);
+  const usual = `${task.minutes} min, give or take ${Math.round(task.spread)}`;
+  return theirs === task.minutes ? usual : `${theirs} min by ${people.join(' and ')}; as a rule ${usual}`;
+}
 
 /** One task: what it needs, what it waits for, and where it is put. */
 export function TaskInspector({
@@ -32,6 +43,7 @@ export function TaskInspector({
   onClose: () => void;
 }): ReactNode {
   const fixed = setup.fixed.find((other) => other.task === task.id);
+  const { units } = usePreferences();
   const before = plan.placed
     .filter((other) => task.after.includes(other.task.id))
     .map((other) => other.task.title);
@@ -49,10 +61,13 @@ export function TaskInspector({
         <Rows
           rows={[
             ['When', `${formatClock(startMin)} to ${formatClock(endMin)}`],
-            ['Takes', `${task.minutes} min, give or take ${Math.round(task.spread)}`],
+            ['Takes', takesText(task, people)],
             ['Who', people.join(', ')],
             ['Where', placeName[task.place]],
             ['With', task.tools.join(', ') || 'what everybody carries'],
+            ...(task.parts.length > 0
+              ? [['Parts', partsText(task.parts, units)] as [string, ReactNode]]
+              : []),
             ['Weather', task.dry ? 'dry' : task.place === 'aloft' ? 'no wind, no storm' : 'any'],
             ['Waits for', before.join('; ') || 'nothing'],
           ]}

@@ -1,25 +1,33 @@
 import type { JobDocument } from '@kobran/contract';
 import {
-  factsOf,
+  leftAfter,
   noFacts,
   planFrom,
   siteTasks,
+  timedTasks,
   underWay,
   usualDay,
   type DaySetup,
+  type DayToPlan,
   type Facts,
   type Schedule,
   type Site,
   type Task,
-  type TimedTask,
 } from '@kobran/core';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import { useDayPlan, type PlanSearch } from '../../../background/useDayPlan.js';
+import { useDayPlan, type DayPlan, type PlanSearch } from '../../../background/useDayPlan.js';
+import { shopLogOf } from '../../../store/queries.js';
+import { useCatalog } from '../../../store/Shop.js';
 import { useSheetOf, useSurveyedRuns } from '../useSiteSheet.js';
 
 /** A day of a site: what is to be done, who is there, and the plan which follows. */
 export interface Day {
-  tasks: Task[];
+  /** Which of the days that are planned, from 0. */
+  n: number;
+  /** All of them, this one among them. */
+  days: readonly [DaySetup, ...DaySetup[]];
+  tasks: readonly Task[];
   setup: DaySetup;
   plan: Schedule;
   search: PlanSearch;
@@ -31,23 +39,31 @@ export interface Day {
 /** A crew of one, where the shop has not said who works. */
 const SOMEBODY = 'Installer';
 
-/** The plan of a site’s day, from what its runs and its ground still want. */
-export function useDay(job: JobDocument, site: Site): Day {
+/**
+ * The plan of a site’s day, from what its runs and its ground still want.
+ *
+ * @param wanted which of the days that are planned, from 0: what does not go into one is planned for the next
+ */
+export function useDay(job: JobDocument, site: Site, wanted: number): Day {
   const runs = useSurveyedRuns(job, site);
   const sheet = useSheetOf(job, site, runs);
+  const catalog = useCatalog();
+  const { data: log } = useQuery(shopLogOf);
   const tasks = useMemo(() => {
-    const timed = runs.flatMap(({ facts }) =>
-      factsOf(facts, 'task done').flatMap(({ learnedBy, place, by, minutes }): TimedTask[] =>
-        minutes === undefined ? [] : [{ learnedBy, place, by, minutes }],
-      ),
-    );
-    return siteTasks(runs, sheet, job.practice, timed);
-  }, [runs, sheet, job.practice]);
+    // Without the shop’s log, what this site alone has taught.
+    const timed = log?.times ?? runs.flatMap(({ facts }) => timedTasks(facts));
+    return siteTasks(runs, sheet, { catalog, practice: job.practice, timed });
+  }, [runs, sheet, job.practice, catalog, log]);
   const { crew } = job.practice;
-  const setup = useMemo(
-    () => site.day ?? usualDay(crew && crew.length > 0 ? crew : [SOMEBODY]),
-    [site.day, crew],
+  const days = useMemo(
+    (): readonly [DaySetup, ...DaySetup[]] => [
+      site.day ?? usualDay(crew && crew.length > 0 ? crew : [SOMEBODY]),
+      ...(site.nextDays ?? []),
+    ],
+    [site.day, site.nextDays, crew],
   );
+  const n = Math.min(Math.max(0, wanted), days.length - 1);
+  const [setup] = days;
   const minute = useMinute();
   const nowMin = useMemo(
     () =>
@@ -60,7 +76,7 @@ export function useDay(job: JobDocument, site: Site): Day {
   );
   const facts = useMemo(() => new Map(runs.map((run) => [run.id, run.facts])), [runs]);
   const wish = useMemo(
-    () => ({
+    (): DayToPlan => ({
       tasks,
       setup,
       nowMin,
@@ -68,8 +84,39 @@ export function useDay(job: JobDocument, site: Site): Day {
     }),
     [tasks, setup, nowMin, facts, minute],
   );
-  const { plan, search, stop } = useDayPlan(wish);
-  return { tasks, setup, plan, search, stopSearch: stop, facts };
+  const first = useDayPlan(wish);
+  const second = usePlanAfter(first, n >= 1 ? days[1] : undefined);
+  const third = usePlanAfter(second?.day, n >= 2 ? days[2] : undefined);
+  const fourth = usePlanAfter(third?.day, n >= 3 ? days[3] : undefined);
+  const shown = [second, third, fourth][n - 1];
+  const { plan, search, stop } = shown?.day ?? first;
+  return {
+    n,
+    days,
+    tasks: shown?.tasks ?? tasks,
+    setup: days[n],
+    plan,
+    search,
+    stopSearch: stop,
+    facts,
+  };
+}
+
+/** The plan of a day with what is left of the one before; nothing where no such day is looked at. */
+function usePlanAfter(
+  before: DayPlan | undefined,
+  setup: DaySetup | undefined,
+): { day: DayPlan; tasks: readonly Task[] } | undefined {
+  const plan = before?.plan;
+  const wish = useMemo(
+    (): DayToPlan | undefined =>
+      plan && setup
+        ? { tasks: leftAfter(plan), setup, nowMin: planFrom(setup, [], new Date(0)), underWay: [] }
+        : undefined,
+    [plan, setup],
+  );
+  const day = useDayPlan(wish);
+  return day && wish ? { day, tasks: wish.tasks } : undefined;
 }
 
 /** So often the plan looks at the clock, ms. */

@@ -2,9 +2,11 @@ import {
   bondJoints,
   bondMethods,
   formatWireSize,
+  joinNeeds,
   metals,
   parseCount,
   parseWireSize,
+  usedParts,
   type Bond,
   type BondJoint,
   type BondSheet,
@@ -18,7 +20,7 @@ import { Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { toast } from 'sonner';
 import { Choice } from '../../../ui/Choice.js';
-import { sayDay, today } from '../../../ui/dates.js';
+import { now, sayDay, today } from '../../../ui/dates.js';
 import { FigureText } from '../../../ui/FigureText.js';
 import { LengthField, RunLengthField } from '../../../ui/LengthField.js';
 import { usePreferences } from '../../../ui/Preferences.js';
@@ -69,7 +71,7 @@ export function BondInspector({ sheet, ground, site, snags, change, onSelect }: 
       <div className="mt-4">
         <SignedBy />
       </div>
-      <Joined bond={bond} replace={replace} />
+      <Joined sheet={sheet} ground={ground} replace={replace} />
       <GroundPhotos about={bond.id} of={`${from.name} to ${to.name}`} site={site} change={change} />
       <h3 className="mt-5 mb-2 font-bold">What it is</h3>
       <div className="grid gap-3">
@@ -131,7 +133,12 @@ export function BondInspector({ sheet, ground, site, snags, change, onSelect }: 
 }
 
 /** Is it made? Who says so, and when. */
-function Joined({ bond, replace }: { bond: Bond; replace: (bond: Bond) => void }): ReactNode {
+function Joined({
+  sheet,
+  ground,
+  replace,
+}: Pick<Props, 'sheet' | 'ground'> & { replace: (bond: Bond) => void }): ReactNode {
+  const { bond } = sheet;
   const { name } = usePreferences();
   const { made, ...open } = bond;
   if (made)
@@ -150,7 +157,12 @@ function Joined({ bond, replace }: { bond: Bond; replace: (bond: Bond) => void }
       <button
         className="button button-primary"
         disabled={name === ''}
-        onClick={() => replace({ ...bond, made: { by: name, on: today() } })}
+        onClick={() =>
+          replace({
+            ...bond,
+            made: { by: name, on: today(), at: now(), used: usedParts(joinNeeds(sheet, { ground })) },
+          })
+        }
       >
         Mark as joined
       </button>

@@ -12,6 +12,7 @@ import { useQueries } from '@tanstack/react-query';
 import { CalendarDays, FileDown, FileText, Package } from 'lucide-react';
 import { useEffect, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
+import { LabelLinks } from '../../../frame/LabelLinks.js';
 import { TopBar } from '../../../frame/TopBar.js';
 import { messageOf } from '../../../store/client.js';
 import { InspectionList } from '../../../frame/InspectionList.js';
@@ -23,7 +24,9 @@ import { now } from '../../../ui/dates.js';
 import { Message } from '../../../ui/Message.js';
 import { usePreferences } from '../../../ui/Preferences.js';
 import { SiteTabs } from '../SiteTabs.js';
-import { useSurveyedRuns } from '../useSiteSheet.js';
+import { useSheetOf, useSurveyedRuns } from '../useSiteSheet.js';
+import { SiteLists } from './SiteLists.js';
+import { SitePhotos } from './SitePhotos.js';
 
 /** What is given away of a site: documents, the state of its runs and their logs, and what is looked at again. */
 export function SiteHandoverScreen(): ReactNode {
@@ -44,6 +47,7 @@ export function SiteHandoverScreen(): ReactNode {
 
 function HandoverOf({ job, site, unsaved }: { job: JobDocument; site: Site; unsaved: boolean }): ReactNode {
   const runs = useSurveyedRuns(job, site);
+  const sheet = useSheetOf(job, site, runs);
   const waiting = useWaitingCount();
   const states = runs.map(({ design, facts }) => signedState(design, facts, job.practice));
   const signed = states.filter(
@@ -74,6 +78,10 @@ function HandoverOf({ job, site, unsaved }: { job: JobDocument; site: Site; unsa
           </p>
         )}
         <Documents jobId={job.id} />
+        <div className="mt-4 grid gap-2">
+          <LabelLinks hrefOf={(form) => pathOf(routes.printSiteLabels, { id: job.id, query: { form } })} />
+          <SiteLists job={job} site={site} sheet={sheet} runs={runs} />
+        </div>
         <section className="mt-6" aria-labelledby="runs">
           <h2 id="runs" className="font-bold">
             Runs and their logs
@@ -94,6 +102,7 @@ function HandoverOf({ job, site, unsaved }: { job: JobDocument; site: Site; unsa
           </ul>
         </section>
         <Due due={due} />
+        <SitePhotos jobId={job.id} runs={runs} ofGround={site.photos?.length ?? 0} />
       </main>
     </div>
   );

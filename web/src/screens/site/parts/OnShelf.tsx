@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { useShop } from '../../../store/Shop.js';
 import { QuantityField } from '../../../ui/QuantityField.js';
 
-/** How many of it lie on the shelf; nothing is said before somebody has counted, and ends which are made count it down. */
+/** How many of it lie on the shelf; nothing is said before somebody has counted, and what is made, hung and sealed counts it down. */
 export function OnShelf({
   id,
   name,
@@ -15,7 +15,8 @@ export function OnShelf({
   count: number | undefined;
 }): ReactNode {
   const { catalog, put } = useShop();
-  const now = catalog.stock.get(id);
+  // Whoever counts has seen what was put back.
+  const { putBack: _, ...now } = catalog.stock.get(id) ?? { id, matings: 0 };
   return (
     <div className="ml-auto w-20">
       <QuantityField
@@ -30,8 +31,6 @@ export function OnShelf({
             kind: 'stock',
             data: {
               ...now,
-              id,
-              matings: now?.matings ?? 0,
               count: Math.max(0, Math.round(counted)),
               countedAt: new Date().toISOString(),
             },

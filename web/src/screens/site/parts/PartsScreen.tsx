@@ -1,5 +1,6 @@
-import { partsListCsv, routes, type JobDocument } from '@kobran/contract';
+import { partsListCsv, type JobDocument } from '@kobran/contract';
 import {
+  emptyShopLog,
   emptySite,
   inPartsOrder,
   partsList,
@@ -14,8 +15,8 @@ import { FileDown } from 'lucide-react';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { TopBar } from '../../../frame/TopBar.js';
-import { call, messageOf } from '../../../store/client.js';
-import { useJob } from '../../../store/queries.js';
+import { messageOf } from '../../../store/client.js';
+import { shopLogOf, useJob } from '../../../store/queries.js';
 import { useCatalog } from '../../../store/Shop.js';
 import { useSiteDraft } from '../../../store/useSiteEditor.js';
 import { Chips } from '../../../ui/Choice.js';
@@ -56,10 +57,9 @@ function PartsOf({ job, drawn }: { job: JobDocument; drawn: Site | undefined }):
   const { units } = usePreferences();
   const runs = useSurveyedRuns(job, site);
   const sheet = useSheetOf(job, site, runs);
-  const { data: log } = useQuery({ queryKey: ['ends'], queryFn: () => call(routes.listEnds) });
-  const ends = log ?? [];
+  const { data: log } = useQuery(shopLogOf);
   const [order, setOrder] = useState<PartsOrder>('kind');
-  const rows = partsList(runs, sheet, catalog, ends);
+  const rows = partsList(runs, sheet, catalog, log ?? emptyShopLog);
   const tools = toolsList(runs, job.practice);
   return (
     <div className="min-h-screen">
@@ -85,8 +85,8 @@ function PartsOf({ job, drawn }: { job: JobDocument; drawn: Site | undefined }):
         </p>
         {!log && (
           <p className="mt-1 max-w-3xl text-caution">
-            The log of ends is not at hand yet: what was used since the shelf was counted is not taken off,
-            and spares are as for a shop that has counted nothing.
+            The shop’s log is not at hand yet: what was used since the shelf was counted is not taken off, and
+            spares are as for a shop that has counted nothing.
           </p>
         )}
         {rows.length > 0 && (
@@ -100,6 +100,7 @@ function PartsOf({ job, drawn }: { job: JobDocument; drawn: Site | undefined }):
                 group={group}
                 byRun={order === 'run'}
                 jobId={job.id}
+                uses={log?.uses ?? []}
               />
             ))}
             {order === 'supplier' && rows.every(({ toBuy }) => toBuy === 0) && (

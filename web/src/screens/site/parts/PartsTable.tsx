@@ -1,3 +1,4 @@
+import type { LoggedUse } from '@kobran/contract';
 import { formatLength, type NeedKind, type PartsGroup, type PartsRow } from '@kobran/core';
 import { Check, MoreHorizontal } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
@@ -14,6 +15,7 @@ const kindNames: Record<NeedKind, string> = {
   'gas tube': 'Gas tubes',
   tape: 'Tape',
   sleeve: 'Sleeves and boots',
+  'splice kit': 'Splices, boxes and potting',
   'ground kit': 'Ground kits',
   'ground conductor': 'Ground conductors',
   lug: 'Lugs',
@@ -35,10 +37,13 @@ export function PartsTable({
   group,
   byRun,
   jobId,
+  uses,
 }: {
   group: PartsGroup;
   byRun: boolean;
   jobId: string;
+  /** What left the shelf, in all jobs. */
+  uses: readonly LoggedUse[];
 }): ReactNode {
   const { rows, cost } = group;
   const { units } = usePreferences();
@@ -102,7 +107,7 @@ export function PartsTable({
                         <OnShelf id={row.id} name={row.name} count={row.onShelf} />
                         <button
                           className="grid size-8 place-items-center rounded hover:bg-panel"
-                          aria-label={`Shelf of ${row.name}: place, lot, lowest stock, price, supplier`}
+                          aria-label={`Shelf of ${row.name}: place, lot, lowest stock, price, supplier, what was used`}
                           onClick={() => setOpen(row)}
                         >
                           <MoreHorizontal size={18} aria-hidden />
@@ -123,7 +128,7 @@ export function PartsTable({
           ))}
         </tbody>
       </table>
-      {open && <ShelfWindow row={open} onClose={() => setOpen(undefined)} />}
+      {open && <ShelfWindow row={open} uses={uses} onClose={() => setOpen(undefined)} />}
     </>
   );
 }

@@ -1,12 +1,23 @@
-import { parsePlainNumber, type PartsRow, type Stock } from '@kobran/core';
+import type { LoggedUse } from '@kobran/contract';
+import { formatLength, parsePlainNumber, usesSince, type PartsRow, type Stock } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { useShop } from '../../../store/Shop.js';
 import { QuantityField } from '../../../ui/QuantityField.js';
 import { TextField } from '../../../ui/TextField.js';
+import { sayTime } from '../../../ui/dates.js';
+import { usePreferences } from '../../../ui/Preferences.js';
 import { Window } from '../../../ui/Window.js';
 
 /** What the shop knows of a part: where it lies, how few may lie there, what it costs and who sells it. */
-export function ShelfWindow({ row, onClose }: { row: PartsRow; onClose: () => void }): ReactNode {
+export function ShelfWindow({
+  row,
+  uses,
+  onClose,
+}: {
+  row: PartsRow;
+  uses: readonly LoggedUse[];
+  onClose: () => void;
+}): ReactNode {
   const { catalog, put } = useShop();
   const { lowest, price, supplier, place, lot, ...counted } = catalog.stock.get(row.id) ?? {
     id: row.id,
@@ -16,10 +27,7 @@ export function ShelfWindow({ row, onClose }: { row: PartsRow; onClose: () => vo
   const now = { lowest, price, supplier, place, lot };
   /** What is emptied is not known any more. */
   const change = (to: Partial<Record<keyof typeof now, string | number | undefined>>): void => {
-    const known = Object.entries({ ...now, ...to }).filter(
-      ([, value]) => value !== undefined && value !== '',
-    );
-    const data: Stock = { ...counted, ...Object.fromEntries(known) };
+    const data: Stock = { ...counted, ...known({ ...now, ...to }) };
     void put({ kind: 'stock', data });
   };
   const amount = (label: string, key: 'lowest' | 'price', whole: boolean): ReactNode => (
@@ -59,6 +67,82 @@ export function ShelfWindow({ row, onClose }: { row: PartsRow; onClose: () => vo
         {amount('Price of one', 'price', false)}
         {text('Supplier', 'supplier', 80)}
       </div>
+      <Used
+        stock={catalog.stock.get(row.id)}
+        uses={uses}
+        unit={row.unit}
+        onPutBack={(putBack) => void put({ kind: 'stock', data: { ...counted, ...known(now), putBack } })}
+      />
     </Window>
+  );
+}
+
+/** What is known of a part; what is emptied is not. */
+const known = (of: object): object =>
+  Object.fromEntries(Object.entries(of).filter(([, value]) => value !== undefined && value !== ''));
+
+const doing: Partial<Record<LoggedUse['kind'], string>> = {
+  'end made': 'end made',
+  'end failed': 'end failed',
+  'tube checked': 'tube changed',
+  sealed: 'joint sealed',
+  installed: 'run hung',
+  grounded: 'arrester mounted',
+  'task done': 'coupled',
+  joined: 'conductor joined',
+};
+
+/** What has left the shelf since it was counted, and can be put back where the log is wrong about that. */
+function Used({
+  stock,
+  uses,
+  unit,
+  onPutBack,
+}: {
+  stock: Stock | undefined;
+  uses: readonly LoggedUse[];
+  unit: PartsRow['unit'];
+  onPutBack: (ids: string[]) => void;
+}): ReactNode {
+  const { units } = usePreferences();
+  if (stock?.countedAt === undefined) return null;
+  const { putBack = [] } = stock;
+  const since = usesSince(stock, uses);
+  return (
+    <section className="mt-5" aria-labelledby="used">
+      <h3 id="used" className="font-semibold">
+        {since.length === 0 ? 'Nothing was used' : 'Used'} since {stock.count} were counted,{' '}
+        {sayTime(stock.countedAt)}
+      </h3>
+      <ul>
+        {since.map(({ id, amount, at, by, kind, of, isBack }) => (
+          <li
+            key={id}
+            className="flex flex-wrap items-center justify-between gap-x-3 border-b border-rule py-1"
+          >
+            <span className={isBack ? 'text-muted line-through' : ''}>
+              <span className="figures">
+                {unit === 'm' ? formatLength(amount, { system: units }) : Number(amount.toFixed(2))}
+              </span>{' '}
+              {doing[kind]}, {of}
+              <span className="text-muted">
+                {' '}
+                {by === '' ? '' : `${by}, `}
+                {sayTime(at)}
+              </span>
+            </span>
+            <button
+              className="button"
+              onClick={() => onPutBack(isBack ? putBack.filter((one) => one !== id) : [...putBack, id])}
+            >
+              {isBack ? 'It was used' : 'Put back'}
+              <span className="sr-only">
+                : {doing[kind]}, {of}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
