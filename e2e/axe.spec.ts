@@ -57,6 +57,7 @@ const screens: [name: string, path: string][] = [
   ['crew', '/crew'],
   ['day sheet', '/jobs/7a0e1d00-0000-4000-8000-00000000b001/day/Petrok'],
   ['seal card', `${demo.vhf}/seal/main%3Eantenna`],
+  ['opening a seal', `${demo.tide}/seal/main%3Eantenna/open`],
   ['hand over, with revisions', '/runs/7a0e1d00-0000-4000-8000-00000000a006/handover'],
   ['hand over', `${demo.vhf}/handover`],
 ];

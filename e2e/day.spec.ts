@@ -96,3 +96,20 @@ test('a site is handed over as one file, which is imported again', async ({ page
   await chooser.setFiles({ name: 'site.zip', mimeType: 'application/zip', buffer: readFileSync(path) });
   await expect(page.getByText(/is here, with \d+ runs/)).toBeVisible();
 });
+
+test('what does not go into a day is planned for the next, by whoever comes then', async ({ page, site }) => {
+  const { job } = await site('vhf');
+  await page.goto(`/jobs/${job.id}/day`);
+  const title = page.getByRole('heading', { level: 1 });
+  await expect(title).toContainText('left for another day');
+  await page.getByRole('button', { name: 'Plan another day' }).click();
+  await expect(title).toContainText(/^Day 2: all done, \d+ tasks/);
+  await expect(page.getByRole('heading', { name: 'Left for another day' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'Day sheet of Joss' }).click();
+  await expect(title).toContainText(/^Joss, day 2: \d+ tasks?/);
+  await page.goBack();
+  // The first is over: what was not ticked comes back into the day that is left.
+  await page.getByRole('button', { name: 'Day 1 is over' }).click();
+  await expect(title).toContainText('left for another day');
+  await expect(page.getByRole('button', { name: 'Day 1 is over' })).toHaveCount(0);
+});

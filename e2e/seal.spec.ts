@@ -1,4 +1,4 @@
-import { expect, test } from './server.js';
+import { alone, demo, expect, saved, test } from './server.js';
 
 test('a joint is sealed on a phone with one key: asked first, layer by layer, into the log', async ({
   page,
@@ -70,3 +70,64 @@ test('a joint of its own: another system with its reason, and what does not fit 
   await page.reload();
   await expect(last.getByLabel('Why here')).toHaveValue('nobody climbs here again');
 });
+
+test('a sealed joint is opened by its card: what was found is in the log, and the joint is open', async ({
+  page,
+  site,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const { path: run } = await site('vhf');
+  await page.goto(`${run}/seal`);
+  await page.getByRole('button', { name: 'Mark J2 as sealed' }).click();
+  await page.getByRole('link', { name: 'Open J2' }).click();
+  const title = page.getByRole('heading', { level: 1 });
+  await expect(title).toContainText('Transmitter off, and kept off');
+  await expect(page.getByText('burns the hand', { exact: false })).toBeVisible();
+  for (let k = 0; k < 8 && !(await title.innerText()).includes('Look inside'); k++) {
+    const before = await title.innerText();
+    await page.keyboard.press('Space');
+    await expect(title).not.toHaveText(before);
+  }
+  // It is not passed over.
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('status').filter({ hasText: 'Say what you found' })).toBeVisible();
+  await page.getByLabel('Water').check();
+  await page.getByLabel('Why it was opened').fill('loss went up');
+  await page.getByLabel('Why it was opened').press('Tab');
+  await page.reload();
+  await expect(page.getByLabel('Water')).toBeChecked();
+  await page.getByRole('button', { name: /^Next: photograph/ }).click();
+  await page.getByRole('button', { name: /^Opened: into the log/ }).click();
+  await expect(page.getByRole('button', { name: 'Mark J2 as sealed' })).toBeVisible();
+  await page.goto(`${run}/handover`);
+  await expect(page.getByText('found water, loss went up')).toBeVisible();
+});
+
+// The shelf is the shop’s: nobody else may seal meanwhile.
+alone(
+  'what a seal takes is off the shelf, and is put back when it was not used',
+  async ({ page, baseURL }) => {
+    const parts = `${baseURL}/jobs/7a0e1d00-0000-4000-8000-00000000b001/parts`;
+    await page.goto(parts);
+    const rubber = page.getByLabel('On the shelf: self-fusing rubber, 38 mm');
+    await rubber.fill('5');
+    await rubber.press('Enter');
+    await expect(page.getByLabel('On the shelf: self-fusing rubber, 38 mm')).toHaveValue('5');
+    await page.goto(`${baseURL}${demo.vhf}/seal`);
+    await page.getByRole('button', { name: 'Mark J2 as sealed' }).click();
+    await expect(page.getByRole('link', { name: 'Open J2' })).toBeVisible();
+    await saved(page);
+    await page.goto(parts);
+    await expect(rubber).toHaveValue(/^4\.9\d?$/);
+    await page.getByRole('button', { name: /^Shelf of self-fusing rubber, 38 mm/ }).click();
+    const shelf = page.getByRole('dialog');
+    await expect(shelf.getByText('joint sealed', { exact: false }).first()).toBeVisible();
+    await shelf
+      .getByRole('button', { name: /^Put back/ })
+      .first()
+      .click();
+    await expect(shelf.getByRole('button', { name: /^It was used/ })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(rubber).toHaveValue('5');
+  },
+);
