@@ -63,6 +63,7 @@ export class EndRecord implements EndRecordOf {
   @IsString() @Length(1, 80) cable!: string;
   @IsString() @Length(1, 60) recipe!: string;
   @IsIn(endWorks) work!: EndWork;
+  @IsOptional() @IsIn([true]) lined?: true;
   @IsOptional() @IsString() @MaxLength(300) cause?: string;
   @IsOptional() @IsString() @MaxLength(60) step?: string;
   @IsOptional() @IsNumber(number) @Min(0) @Max(1000) lostM?: number;

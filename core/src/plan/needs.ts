@@ -1,4 +1,11 @@
-import { entry, type Cable, type Catalog, type Part, type UsedPart } from '../catalog/index.js';
+import {
+  entry,
+  type Cable,
+  type Catalog,
+  type Part,
+  type TrainItem,
+  type UsedPart,
+} from '../catalog/index.js';
 import { factAbout, factsOf, tubeHistory, type Design, type Facts, type WrapSheet } from '../run/index.js';
 import type { BondJoint, BondSheet, SiteSheet } from '../site/index.js';
 
@@ -6,6 +13,8 @@ import type { BondJoint, BondSheet, SiteSheet } from '../site/index.js';
 export const needKinds = [
   'cable',
   'connector',
+  'ferrule',
+  'shrink tube',
   'adapter',
   'arrester',
   'gas tube',
@@ -28,21 +37,53 @@ export interface Need {
   name: string;
   unit: 'piece' | 'm' | 'roll';
   amount: number;
+  /** It lies in the bag of another part: only spares are bought. */
+  comesAlong?: true;
 }
 
 /** As the log of what was done has it: what left the shelf. What costs cable is booked with its reel. */
 export const usedParts = (needs: readonly Need[]): UsedPart[] =>
   needs
-    .filter(({ kind, amount }) => kind !== 'cable' && amount > 0)
+    .filter(({ kind, amount, comesAlong }) => kind !== 'cable' && amount > 0 && !comesAlong)
     .map(({ id, amount }) => ({ part: id, amount: Number(amount.toFixed(4)) }));
 
 export const cutNeeds = ({ cable, cut }: { cable: Cable; cut: { value: number } }): Need[] => [
   { kind: 'cable', id: cable.id, name: cable.name, unit: 'm', amount: cut.value },
 ];
 
-export const endNeeds = ({ part: { id, name } }: { part: Part }): Need[] => [
-  { kind: 'connector', id, name, unit: 'piece', amount: 1 },
+/** What one end takes: the connector with its ferrule in one bag, and shrink tube of its own. */
+export const endNeeds = ({ part, exposed }: { part: Part; exposed: boolean }): Need[] => [
+  { kind: 'connector', id: part.id, name: part.name, unit: 'piece', amount: 1 },
+  ...part.train.flatMap((item): Need[] =>
+    item.id === 'ferrule'
+      ? [
+          {
+            kind: 'ferrule',
+            id: `ferrule-${Math.round(item.outerMm * 10)}-${Math.round(item.lengthMm)}`,
+            name: `ferrule, ${item.outerMm.toFixed(1)} mm outside, ${item.lengthMm.toFixed(0)} mm long`,
+            unit: 'piece',
+            amount: 1,
+            comesAlong: true,
+          },
+        ]
+      : item.id === 'shrink'
+        ? [shrinkNeed(item, exposed)]
+        : [],
+  ),
 ];
+
+/** Tube which closes over so much: adhesive-lined where it meets weather. */
+function shrinkNeed({ name, outerMm, lengthMm }: TrainItem, exposed: boolean): Need {
+  const lined = exposed || name.startsWith('adhesive');
+  const size = Math.ceil(outerMm);
+  return {
+    kind: 'shrink tube',
+    id: `shrink-${lined ? 'lined-' : ''}${size}mm`,
+    name: `${lined ? 'adhesive-lined ' : ''}shrink tube over ${size} mm`,
+    unit: 'm',
+    amount: lengthMm / 1000,
+  };
+}
 
 /** Tape that is torn off, dropped or stretched away. Common practice, no source. */
 const TAPE_WASTE = 1.15;

@@ -114,10 +114,11 @@ export function partsList(
     .map((row): PartsRow => {
       const amount = row.uses.reduce((sum, use) => sum + use.amount, 0);
       const needed = row.unit === 'm' ? Number(amount.toFixed(2)) : Math.ceil(amount - 1e-9);
-      const spare = row.kind === 'connector' ? sparesFor(needed, triesOf(row.id, log.ends)) : 0;
+      const spare = hasSpares(row) ? sparesFor(needed, triesOf(row.id, log.ends)) : 0;
       const onShelf = shelfOf(row, catalog, log.uses);
       const { lowest = 0, ...known } = shelfEntry(row, catalog);
-      const toBuy = Math.max(0, needed + spare + lowest - (onShelf ?? 0));
+      const inBags = row.comesAlong ? needed : 0;
+      const toBuy = Math.max(0, needed - inBags + spare + lowest - (onShelf ?? 0));
       return { ...row, needed, spare, onShelf, lowest, toBuy, ...known };
     })
     .sort((x, y) => needKinds.indexOf(x.kind) - needKinds.indexOf(y.kind) || (x.name < y.name ? -1 : 1));
@@ -151,6 +152,9 @@ function ofSite(site: SiteSheet, needs: Needs): void {
   for (const bond of bonds.filter((one) => !one.bond.made))
     needs.add(bondNeeds(bond), { runId: '', whose: `${bond.from.name} to ${bond.to.name}` });
 }
+
+/** What fails with an end. */
+const hasSpares = ({ kind }: Pick<PartsRow, 'kind'>): boolean => kind === 'connector' || kind === 'ferrule';
 
 const triesOf = (part: string, ends: readonly TriedEnd[]): Tries => {
   const own = ends.filter((one) => one.part === part);

@@ -28,8 +28,12 @@ const costOf = (rows: readonly PartsRow[]): number | undefined => {
 const group = (rows: PartsRow[], of: Omit<PartsGroup, 'rows' | 'cost'>): PartsGroup[] =>
   rows.length === 0 ? [] : [{ ...of, rows, cost: costOf(rows) }];
 
-const urgencyOf = ({ needed, onShelf = 0, toBuy }: PartsRow): Urgency =>
-  needed > onShelf ? 'the work waits for it' : toBuy > 0 ? 'spare or lowest stock' : 'on the shelf';
+const urgencyOf = ({ needed, onShelf = 0, toBuy, comesAlong }: PartsRow): Urgency =>
+  needed > onShelf && !comesAlong
+    ? 'the work waits for it'
+    : toBuy > 0
+      ? 'spare or lowest stock'
+      : 'on the shelf';
 
 /** The rows of a list in one of the orders of purchase. Those of nobody’s supplier come last. */
 export function inPartsOrder(rows: readonly PartsRow[], order: PartsOrder): PartsGroup[] {

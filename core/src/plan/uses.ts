@@ -1,16 +1,22 @@
 import { sleeves, tapes, type Catalog, type Sleeve, type Tape, type UsedPart } from '../catalog/index.js';
 import type { Practice } from '../practice/index.js';
-import type { FactBody, Facts } from '../run/index.js';
+import type { EndRecord, FactBody, Facts } from '../run/index.js';
 import type { Site } from '../site/index.js';
-import { tubePart } from './needs.js';
+import { endNeeds, tubePart, usedParts } from './needs.js';
 
 /** What left the shelf with one entry of a log: an end took its connector, made or failed. */
-export function usesOf(fact: FactBody): readonly UsedPart[] {
+export function usesOf(fact: FactBody, { parts }: Pick<Catalog, 'parts'>): readonly UsedPart[] {
   if (fact.kind === 'end made' || fact.kind === 'end failed')
-    return fact.end && fact.end.work !== 'shrink' ? [{ part: fact.end.part, amount: 1 }] : [];
+    return fact.end && fact.end.work !== 'shrink' ? usesOfEnd(fact.end, parts) : [];
   if (fact.kind === 'tube checked')
     return fact.newV === undefined ? [] : [{ part: tubePart(fact.newV), amount: 1 }];
   return 'used' in fact ? (fact.used ?? []) : [];
+}
+
+/** A part which nobody has any more is still one which was used. */
+function usesOfEnd({ part: id, lined }: EndRecord, parts: Catalog['parts']): readonly UsedPart[] {
+  const part = parts.get(id);
+  return part ? usedParts(endNeeds({ part, exposed: lined ?? false })) : [{ part: id, amount: 1 }];
 }
 
 /** The kinds of entries with which something leaves the shelf. */
@@ -34,10 +40,14 @@ export interface JobUse extends UsedPart {
 }
 
 /** Everything that was used in a job, oldest first. */
-export function usesOfJob(runs: readonly { name: string; facts: Facts }[], site: Site): JobUse[] {
+export function usesOfJob(
+  runs: readonly { name: string; facts: Facts }[],
+  site: Site,
+  catalog: Pick<Catalog, 'parts'>,
+): JobUse[] {
   const inRuns = runs.flatMap(({ name, facts }) =>
     facts.flatMap((fact) =>
-      usesOf(fact).map((use): JobUse => ({ ...use, at: fact.at, by: fact.by, of: name })),
+      usesOf(fact, catalog).map((use): JobUse => ({ ...use, at: fact.at, by: fact.by, of: name })),
     ),
   );
   const inGround = site.ground.bonds.flatMap(({ id, made }) =>

@@ -87,7 +87,7 @@ export const shopShelf: ShopEntry[] = [
     place: 'shelf 3',
     lot: '2026-07',
   }),
-  stock('n-plug-crimp-5mm', 6, 0, counted),
+  stock('n-plug-crimp-5mm', 12, 0, counted),
   stock('gas-n', 1, 0, { ...counted, ...harbour, price: 41, lowest: 1, place: 'cabinet, box of tubes' }),
   stock('support-10mm', 40, 0, {
     ...counted,

@@ -29,13 +29,13 @@ export class ShopLogService {
 
   /** Since the first of what lies on the shelf was counted; what was used before is not asked for. */
   private async uses(): Promise<LoggedUse[]> {
-    const { stock } = await this.shop.catalog();
-    const counted = [...stock.values()].flatMap(({ countedAt }) => countedAt ?? []).sort();
+    const catalog = await this.shop.catalog();
+    const counted = [...catalog.stock.values()].flatMap(({ countedAt }) => countedAt ?? []).sort();
     const [since] = counted;
     if (since === undefined) return [];
     const logged = await this.facts.ofKinds(usingKinds, since);
     const inRuns = logged.flatMap(({ runId, run, jobId, fact }) =>
-      usesOf(fact).map(({ part, amount }): LoggedUse => {
+      usesOf(fact, catalog).map(({ part, amount }): LoggedUse => {
         const { id, at, by, kind } = fact;
         return { id, part, amount, at, by, kind, jobId, runId, of: run };
       }),

@@ -143,6 +143,7 @@ export class HandoverService implements OnModuleDestroy {
           usesOfJob(
             job.runs.map(({ design, facts }) => ({ name: design.name, facts })),
             job.site,
+            job.catalog,
           ),
           (part) => partName(part, job.catalog, job.practice),
         ),

@@ -21,6 +21,8 @@ export const task = (id: string, minutes: number, over: Partial<Task> = {}): Tas
   fact: undefined,
   ends: undefined,
   parts: [],
+  gear: [],
+  lowestC: undefined,
   minutesOf: {},
   opens: undefined,
   learnedBy: 'bond',

@@ -78,7 +78,10 @@ describe('the tasks of a site', () => {
       // Under a roof it does not rain.
       if (task.kind === 'seal' && task.place === 'aloft') expect(task.dry).toBe(true);
     }
-    expect(called(tasksOf(), 'run-0 make main.a').tools).toContain('crimper');
+    const make = called(tasksOf(), 'run-0 make main.a');
+    expect(make.tools).toContain('crimper');
+    // RG-213 ferrules are crimped with 10.9 mm across flats (common practice, no source).
+    expect(make.gear.join()).toContain('10.9 mm');
   });
 
   it('ground comes from its drawing: rods and joints which nobody has logged', () => {
@@ -131,7 +134,12 @@ describe('the tasks of a site', () => {
 
   it('a task says what it takes off the shelf, and ticking it writes that', () => {
     const tasks = tasksOf();
-    expect(called(tasks, 'run-0 make main.a').parts.map(({ kind }) => kind)).toEqual(['connector']);
+    // A crimped plug comes with its ferrule; shrink tube is cut from the shop’s own (common practice, no source).
+    expect(called(tasks, 'run-0 make main.a').parts.map(({ kind }) => kind)).toEqual([
+      'connector',
+      'shrink tube',
+      'ferrule',
+    ]);
     const hang = called(tasks, 'run-0 hang');
     const clips = hang.parts.find(({ kind }) => kind === 'support');
     // 12 m of mast at a metre (fixture), the list of parts says the same.

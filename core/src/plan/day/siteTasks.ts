@@ -36,6 +36,8 @@ export function siteTasks(
       ends: undefined,
       opens: undefined,
       parts: [],
+      gear: rest.tools ?? [],
+      lowestC: undefined,
       whose: run?.name ?? 'the site',
       ...rest,
       id: run ? `${run.id} ${key}` : key,

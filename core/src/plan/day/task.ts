@@ -53,6 +53,10 @@ export interface Task extends TaskNeeds {
   opens: string | undefined;
   /** The entry which shows that it is done, where another screen writes it. */
   ends: TaskEnd | undefined;
+  /** Tools which not everybody carries, each with its die. */
+  gear: string[];
+  /** Materials want air as warm as this, °C. */
+  lowestC: number | undefined;
   /** What it takes off the shelf. */
   parts: Need[];
   /** What its time is learned by: a recipe, or its kind. */

@@ -1,5 +1,5 @@
 import type { Catalog } from '../../catalog/index.js';
-import { cardFor, type ToolId } from '../../make/index.js';
+import { cardFor, formatTool, type ToolId } from '../../make/index.js';
 import { makeSchools, type Practice } from '../../practice/index.js';
 import { arrestersOf, factAbout, factsOf } from '../../run/index.js';
 import { arresterNode, strandOf, type SharedTool, type SiteSheet, type Skill } from '../../site/index.js';
@@ -122,6 +122,9 @@ const makeDrafts = ({ run, of, pulls, late }: RunAtWork, practice: Practice): Dr
         after: [of(`cut ${end.pieceId}`), ...(isLate ? [...pulls, of('hang')] : [])],
         skills: [...skillsOf(tools), ...(place === 'aloft' ? (['climb'] as const) : [])],
         tools,
+        gear: (card?.tools ?? [])
+          .filter(({ tool, hexMm }) => hexMm !== undefined || sharedOf[tool] !== undefined)
+          .map(formatTool),
         dry: isLate,
         opens: `make/${end.id}`,
         ends: { kind: 'end made', about: end.id },
@@ -226,6 +229,7 @@ const sealDrafts = ({ run: { sheet } }: RunAtWork, after: string[]): Draft[] =>
       after,
       skills: aloft ? ['climb'] : [],
       dry: zone !== 'sheltered',
+      lowestC: (wrap ?? closure)?.lowestC,
       opens: (wrap ?? closure) ? `seal/${encodeURIComponent(jointId)}` : 'seal',
     }));
 

@@ -12,6 +12,8 @@ export interface EndRecord {
   /** Which recipe it was made by. */
   recipe: string;
   work: EndWork;
+  /** Its shrink tube is lined with adhesive, against weather; nothing in logs of earlier versions. */
+  lined?: true;
   /** Why it failed or was damaged, or what was done differently. */
   cause?: string;
   /** Step of the card at which it happened. */

@@ -127,7 +127,7 @@ export function jointSeal(
       closure: plan,
       closedBy: id,
       instructions: plan
-        ? plan.steps.map(({ text }) => text)
+        ? plan.steps.map(({ title, text }) => `${title}. ${text}`)
         : [`No ${closure(id).name} is as large as this joint: put it otherwise.`],
     };
   };

@@ -54,7 +54,13 @@ export function useBatch({ card, end, batch, keep }: BatchWork): BatchInWork {
   const step = card.steps[Math.min(batch?.step ?? 0, card.steps.length - 1)];
   const expectation =
     step.reading && cardExpectation(step.reading, card.cable, end.lengthM, practice.ohmMeter);
-  const record: EndRecord = { part: end.part.id, cable: end.cable.id, recipe: card.recipe, work: 'new end' };
+  const record: EndRecord = {
+    part: end.part.id,
+    cable: end.cable.id,
+    recipe: card.recipe,
+    work: 'new end',
+    ...(end.exposed ? { lined: true } : {}),
+  };
 
   const change = (to: Batch): void => {
     setHint('');

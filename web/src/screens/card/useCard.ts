@@ -53,7 +53,13 @@ export function useCard({ card, end, work, progress, keep, onSigned }: CardWork)
   const [hint, setHint] = useState('');
   const { step, index, last } = stepOf(card, progress);
   const part = unconfirmed(step, progress);
-  const record: EndRecord = { part: end.part.id, cable: end.cable.id, recipe: card.recipe, work };
+  const record: EndRecord = {
+    part: end.part.id,
+    cable: end.cable.id,
+    recipe: card.recipe,
+    work,
+    ...(end.exposed ? { lined: true } : {}),
+  };
 
   function change(to: CardProgress): void {
     setHint('');

@@ -127,7 +127,8 @@ function TaskRow({
           {[
             task.whose,
             placeName[task.place],
-            task.tools.join(', '),
+            task.gear.join('; '),
+            task.lowestC === undefined ? '' : `${task.lowestC} °C or warmer`,
             others.length > 0 ? `with ${others.join(', ')}` : '',
           ]
             .filter(Boolean)

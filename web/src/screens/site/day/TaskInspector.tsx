@@ -19,6 +19,16 @@ import { Caution } from '../../../ui/StagePage.js';
 import { usePreferences } from '../../../ui/Preferences.js';
 import { partsText } from './partsText.js';
 
+/** What the sky has to be like. */
+const weatherOf = ({ dry, place, lowestC }: Task): string =>
+  [
+    dry ? 'dry' : '',
+    place === 'aloft' ? 'no wind, no storm' : '',
+    lowestC === undefined ? '' : `${lowestC} °C or warmer`,
+  ]
+    .filter(Boolean)
+    .join('; ') || 'any';
+
 /** How long it takes these hands, and the shop’s own time where theirs differs. */
 function takesText(task: Task, people: readonly string[]): string {
   const theirs = minutesWith(task, people);
@@ -64,11 +74,11 @@ export function TaskInspector({
             ['Takes', takesText(task, people)],
             ['Who', people.join(', ')],
             ['Where', placeName[task.place]],
-            ['With', task.tools.join(', ') || 'what everybody carries'],
+            ['With', task.gear.join('; ') || 'what everybody carries'],
             ...(task.parts.length > 0
               ? [['Parts', partsText(task.parts, units)] as [string, ReactNode]]
               : []),
-            ['Weather', task.dry ? 'dry' : task.place === 'aloft' ? 'no wind, no storm' : 'any'],
+            ['Weather', weatherOf(task)],
             ['Waits for', before.join('; ') || 'nothing'],
           ]}
         />

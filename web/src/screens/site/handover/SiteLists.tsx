@@ -56,18 +56,19 @@ export function SiteLists({
           usesOfJob(
             runs.map(({ design, facts }) => ({ name: design.name, facts })),
             site,
+            catalog,
           ),
           (part) => partName(part, catalog, job.practice),
         ),
     ],
   ];
   return (
-    <p className="flex flex-wrap items-center gap-x-4 text-sm">
+    <p className="flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
       CSV:
       {lists.map(([name, csv]) => (
         <button
           key={name}
-          className="underline underline-offset-4"
+          className="min-h-8 underline underline-offset-4"
           onClick={() => saveFile(csv(), `${job.name}, ${name.toLowerCase()}.csv`, 'text/csv')}
         >
           {name}

@@ -10,6 +10,8 @@ import { ShelfWindow } from './ShelfWindow.js';
 const kindNames: Record<NeedKind, string> = {
   cable: 'Cable',
   connector: 'Connectors',
+  ferrule: 'Ferrules, which come with their connectors',
+  'shrink tube': 'Shrink tube',
   adapter: 'Adapters',
   arrester: 'Arresters',
   'gas tube': 'Gas tubes',

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { useShop } from '../../../store/Shop.js';
 import { QuantityField } from '../../../ui/QuantityField.js';
 import { TextField } from '../../../ui/TextField.js';
-import { sayTime } from '../../../ui/dates.js';
+import { sayMoment } from '../../../ui/dates.js';
 import { usePreferences } from '../../../ui/Preferences.js';
 import { Window } from '../../../ui/Window.js';
 
@@ -112,7 +112,7 @@ function Used({
     <section className="mt-5" aria-labelledby="used">
       <h3 id="used" className="font-semibold">
         {since.length === 0 ? 'Nothing was used' : 'Used'} since {stock.count} were counted,{' '}
-        {sayTime(stock.countedAt)}
+        {sayMoment(stock.countedAt)}
       </h3>
       <ul>
         {since.map(({ id, amount, at, by, kind, of, isBack }) => (
@@ -123,12 +123,12 @@ function Used({
             <span className={isBack ? 'text-muted line-through' : ''}>
               <span className="figures">
                 {unit === 'm' ? formatLength(amount, { system: units }) : Number(amount.toFixed(2))}
-              </span>{' '}
-              {doing[kind]}, {of}
+              </span>
+              : {doing[kind]}, {of}
               <span className="text-muted">
                 {' '}
                 {by === '' ? '' : `${by}, `}
-                {sayTime(at)}
+                {sayMoment(at)}
               </span>
             </span>
             <button
