@@ -1,7 +1,9 @@
 import 'reflect-metadata';
 import {
   labelForms,
+  labelSizes,
   type LabelForm,
+  type LabelSize,
   MAX_IN_BATCH,
   farEnds,
   instrumentKinds,
@@ -198,6 +200,7 @@ export class AsBuiltQuery {
 export class SiteLabelsQuery {
   /** Folded round the cable, wrapped round it, or one by one from a roll. */
   @IsOptional() @IsIn(labelForms) form?: LabelForm;
+  @IsOptional() @IsIn(labelSizes) size?: LabelSize;
 }
 
 /** Labels for several of one assembly. */

@@ -179,13 +179,14 @@ export class Port implements core.Port {
 /** Parts of any kind on the shelf. */
 export class Stock implements core.Stock {
   @Matches(ID, ID_MESSAGE) id!: string;
-  @IsInt() @Min(0) @Max(10_000) count!: number;
+  /** Pieces, rolls, or m. */
+  @IsNumber(number) @Min(0) @Max(10_000) count!: number;
   @IsOptional() @IsMoment() countedAt?: string;
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(500)
   @IsString({ each: true })
-  @MaxLength(60, { each: true })
+  @MaxLength(90, { each: true })
   putBack?: string[];
   @IsOptional() @IsInt() @Min(0) @Max(10_000) lowest?: number;
   @IsOptional() @IsNumber(number) @Min(0) @Max(1e6) price?: number;

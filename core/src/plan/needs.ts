@@ -143,14 +143,14 @@ export const tubeNeeds = ({ pieces }: Design, facts: Facts): Need[] =>
           : [],
       );
 
-/** Clips, hangers and grips which carry the cables of a run, way by way. */
+/** Clips, hangers and grips which carry the cables of a run that do not hang yet, way by way. */
 export const hangNeeds = (
   runId: string,
   { ways }: Pick<SiteSheet, 'ways'>,
 ): { whose: string; needs: Need[] }[] =>
   ways.flatMap(({ way, supports }) =>
     supports
-      .filter(({ cable }) => cable.runId === runId)
+      .filter(({ cable }) => cable.runId === runId && !cable.installed)
       .map(({ cable, count, grips }) => {
         const size = Math.round(cable.cable.jacketMm);
         return {

@@ -137,13 +137,9 @@ function ofRun({ id: runId, design, sheet, facts }: PlannedRun, catalog: Catalog
 }
 
 function ofSite(site: SiteSheet, needs: Needs): void {
-  const hung = new Set(
-    site.ways.flatMap(({ supports }) =>
-      supports.flatMap(({ cable }) => (cable.installed ? [] : cable.runId)),
-    ),
-  );
-  for (const runId of hung)
-    for (const { whose, needs: carried } of hangNeeds(runId, site)) needs.add(carried, { runId, whose });
+  const carried = new Set(site.ways.flatMap(({ supports }) => supports.map(({ cable }) => cable.runId)));
+  for (const runId of carried)
+    for (const { whose, needs: wanted } of hangNeeds(runId, site)) needs.add(wanted, { runId, whose });
   const { kits, nodes, bonds } = site.ground;
   for (const { run, runName, jacketMm, kit } of kits) {
     const fitted = kit && nodes.some(({ id, joined }) => id === kit.id && joined);

@@ -94,12 +94,14 @@ export { judgeEcho, type EchoVerdict, type JudgedPeak } from './wave/echoVerdict
 export { driftFinding, powerFinding, readingFindings } from './advise/readingFindings.js';
 export {
   labelForms,
+  labelSizes,
   labelSheet,
   labelsOf,
   placeLabel,
   type Label,
   type LabelledRun,
   type LabelForm,
+  type LabelSize,
 } from './sheet/labels.js';
 export { proposalKinds, proposeRuns, type Proposal, type ProposalKind } from './advise/propose.js';
 export { proposeRun, type RunWish } from './advise/propose.js';

@@ -70,16 +70,16 @@ export class ReportsService implements OnModuleDestroy {
   async labels(runId: string, query: LabelSheetQuery, address: string): Promise<Buffer> {
     const { name, labels } = await this.labelsOf(runId, query, address);
     if (labels.length === 0) throw notFound('assembly', query.piece ?? 'any');
-    return this.drawn(labelSheet(labels, query.form ?? 'flag'), `Labels, ${name}`);
+    return this.drawn(labelSheet(labels, query.form, query.size), `Labels, ${name}`);
   }
 
   /** Those of every run of a site. */
-  async siteLabels(jobId: string, { form = 'flag' }: SiteLabelsQuery, address: string): Promise<Buffer> {
+  async siteLabels(jobId: string, { form, size }: SiteLabelsQuery, address: string): Promise<Buffer> {
     const job = await this.jobs.read(jobId);
     const labels: CodedLabel[] = [];
     for (const { id } of job.runs) labels.push(...(await this.labelsOf(id, {}, address)).labels);
     if (labels.length === 0) throw notFound('assembly', 'any');
-    return this.drawn(labelSheet(labels, form), `Labels, ${job.name}`);
+    return this.drawn(labelSheet(labels, form, size), `Labels, ${job.name}`);
   }
 
   private async labelsOf(

@@ -35,7 +35,7 @@ export const crew = (...names: string[]): DaySetup => {
 };
 export const from8 = { nowMin: 8 * 60 };
 
-/** Small cases for which every schedule can be looked at: up to six tasks, three people, steps of half an hour. */
+/** Small cases for which every schedule can be looked at: up to eight tasks, three people, steps of half an hour. */
 export const smallCase = fc
   .record({
     tasks: fc.array(
@@ -45,9 +45,9 @@ export const smallCase = fc
         skill: fc.option(fc.constantFrom<Skill>('crimp', 'climb'), { nil: undefined }),
         tool: fc.option(fc.constantFrom<SharedTool>('crimper', 'analyser'), { nil: undefined }),
         dry: fc.boolean(),
-        after: fc.array(fc.nat(5), { maxLength: 2 }),
+        after: fc.array(fc.nat(7), { maxLength: 2 }),
       }),
-      { minLength: 1, maxLength: 6 },
+      { minLength: 1, maxLength: 8 },
     ),
     able: fc.array(fc.subarray<Skill>(['crimp', 'climb']), { minLength: 1, maxLength: 3 }),
     wet: fc.option(fc.integer({ min: 0, max: 6 }), { nil: undefined }),

@@ -75,16 +75,21 @@ export class Board {
     this.windy = marked(setup.windy);
   }
 
-  /** Puts a task to the earliest time from which everything it needs is there. */
-  place({ task, after }: Waiting): boolean {
+  /**
+   * Puts a task to the earliest time from which everything it needs is there.
+   *
+   * @returns whether it waits for a task which is not placed, or finds no time: then it never will, since a day only fills
+   */
+  place({ task, after }: Waiting): 'placed' | 'waits' | 'no time' {
     const fixed = this.setup.fixed.find((one) => one.task === task.id);
     const ends = after.map((id) => this.placed.get(id)?.endMin);
-    if (ends.some((end) => end === undefined)) return false;
+    if (ends.some((end) => end === undefined)) return 'waits';
     const ready = Math.max(this.nowMin, fixed?.startMin ?? 0, ...ends.map((end) => end ?? 0));
     const able = this.ableFor(task, fixed?.people);
-    if (able.length < task.people) return false;
+    if (able.length < task.people) return 'no time';
     const lengths = [...new Set(able.map(({ ticks }) => ticks))].sort((x, y) => x - y);
-    for (let at = Math.ceil(ready / TICK_MIN); at + lengths[0] <= TICKS; at++) {
+    const last = Math.max(...able.map(({ one }) => tickAt(one.hours[1])));
+    for (let at = Math.ceil(ready / TICK_MIN); at + lengths[0] <= last; at++) {
       const blocked = this.blockedUntil(task, at, lengths[0]);
       if (blocked !== undefined) {
         at = blocked;
@@ -92,14 +97,14 @@ export class Board {
       }
       // The quickest hands which are free then.
       for (const ticks of lengths) {
-        if (at + ticks > TICKS || this.blockedUntil(task, at, ticks) !== undefined) break;
+        if (at + ticks > last || this.blockedUntil(task, at, ticks) !== undefined) break;
         const people = this.peopleFor(task, at, ticks, able);
         if (!people) continue;
         this.take(task, at, ticks, people);
-        return true;
+        return 'placed';
       }
     }
-    return false;
+    return 'no time';
   }
 
   /** Who may do a task, and how long it takes them. */

@@ -112,8 +112,9 @@ function built(
     moved = false;
     const rest: Waiting[] = [];
     for (const one of open) {
-      if (!moved && board.place(one)) moved = true;
-      else rest.push(one);
+      const result = moved ? 'waits' : board.place(one);
+      if (result === 'placed') moved = true;
+      else if (result === 'waits') rest.push(one);
     }
     open = rest;
   }

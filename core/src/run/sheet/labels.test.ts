@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { catalog } from '../../catalog/index.js';
 import { aRun } from '../aRun.fixture.js';
 import { assembliesOf } from '../design/lookups.js';
-import { labelSheet, labelsOf, placeLabel } from './labels.js';
+import { labelSheet, labelSizes, labelsOf, placeLabel } from './labels.js';
 
 const [main] = assembliesOf(aRun());
 const of = { name: 'VHF voice', code: '00a001', topHz: 146e6, madeOn: () => undefined };
@@ -38,25 +38,33 @@ describe('labels', () => {
     expect(lines[2]).toBe(`radio end, ${degrees.toFixed(0)}° at 146 MHz`);
   });
 
-  it.each(['flag', 'wrap'] as const)('two %ss to a piece, all on paper and none over another', (form) => {
-    const pages = labelSheet(labelsOf(main, 25, catalog, of), form);
-    const flags = pages.flatMap(({ shapes }) => shapes.filter(({ kind }) => kind === 'box'));
-    expect(flags).toHaveLength(50);
-    for (const { shapes, widthMm, heightMm } of pages) {
-      const boxes = shapes.flatMap((shape) => (shape.kind === 'box' ? [shape] : []));
-      for (const [k, one] of boxes.entries()) {
-        expect(one.x + one.width).toBeLessThanOrEqual(widthMm);
-        expect(one.y + one.height).toBeLessThanOrEqual(heightMm);
-        for (const other of boxes.slice(k + 1))
-          expect(
-            other.x >= one.x + one.width ||
-              one.x >= other.x + other.width ||
-              other.y >= one.y + one.height ||
-              one.y >= other.y + other.height,
-          ).toBe(true);
+  it.each((['flag', 'wrap'] as const).flatMap((form) => labelSizes.map((size) => [form, size] as const)))(
+    'two %ss to a piece, %s, all on paper and none over another',
+    (form, size) => {
+      const pages = labelSheet(labelsOf(main, 25, catalog, of), form, size);
+      // Six points are the least that is read at arm’s length (common practice, no source).
+      const letters = pages.flatMap(({ shapes }) =>
+        shapes.flatMap((one) => (one.kind === 'text' ? [one] : [])),
+      );
+      expect(Math.min(...letters.map(({ sizePt = 0 }) => sizePt))).toBeGreaterThanOrEqual(6);
+      const flags = pages.flatMap(({ shapes }) => shapes.filter(({ kind }) => kind === 'box'));
+      expect(flags).toHaveLength(50);
+      for (const { shapes, widthMm, heightMm } of pages) {
+        const boxes = shapes.flatMap((shape) => (shape.kind === 'box' ? [shape] : []));
+        for (const [k, one] of boxes.entries()) {
+          expect(one.x + one.width).toBeLessThanOrEqual(widthMm);
+          expect(one.y + one.height).toBeLessThanOrEqual(heightMm);
+          for (const other of boxes.slice(k + 1))
+            expect(
+              other.x >= one.x + one.width ||
+                one.x >= other.x + other.width ||
+                other.y >= one.y + one.height ||
+                one.y >= other.y + other.height,
+            ).toBe(true);
+        }
       }
-    }
-  });
+    },
+  );
 
   it('from a roll one a page, its code square and beside the words', () => {
     const cells = [

@@ -19,6 +19,10 @@ export interface Label {
 export const labelForms = ['flag', 'wrap', 'roll'] as const;
 export type LabelForm = (typeof labelForms)[number];
 
+/** For thin cables, for usual ones, and for what is read from the ground. */
+export const labelSizes = ['small', 'usual', 'large'] as const;
+export type LabelSize = (typeof labelSizes)[number];
+
 /** As many letters as stand beside a code on the narrowest label. */
 const MAX_LETTERS = 30;
 
@@ -86,28 +90,33 @@ export const placeLabel = (
     .slice(0, 24)}`,
 });
 
-interface Form {
-  widthMm: number;
-  heightMm: number;
-  columns: number;
-  rows: number;
-}
+/** Width and height, mm. */
+type Measure = readonly [widthMm: number, heightMm: number];
 
 /** Of a flag one half is seen from each side; a wrap-round is read from wherever somebody stands. */
-const forms: Record<LabelForm, Form> = {
-  flag: { widthMm: 60, heightMm: 20, columns: 3, rows: 13 },
-  wrap: { widthMm: 90, heightMm: 24, columns: 2, rows: 11 },
-  roll: { widthMm: 62, heightMm: 24, columns: 1, rows: 1 },
+const measures: Record<LabelForm, Record<LabelSize, Measure>> = {
+  flag: { small: [50, 15], usual: [60, 20], large: [90, 30] },
+  wrap: { small: [62, 18], usual: [90, 24], large: [135, 36] },
+  roll: { small: [50, 18], usual: [62, 24], large: [100, 38] },
 };
 const MARGIN = 12;
 const GAP = { x: 2, y: 1 };
 
 /** Labels on A4 sheets, or one a page for a roll. */
-export function labelSheet(labels: readonly Label[], form: LabelForm = 'flag'): Paper[] {
-  const { widthMm, heightMm, columns, rows } = forms[form];
-  const perPage = columns * rows;
-  const paper = form === 'roll' ? { widthMm, heightMm } : A4;
-  const margin = form === 'roll' ? 0 : MARGIN;
+export function labelSheet(
+  labels: readonly Label[],
+  form: LabelForm = 'flag',
+  size: LabelSize = 'usual',
+): Paper[] {
+  const [widthMm, heightMm] = measures[form][size];
+  const scale = heightMm / measures[form].usual[1];
+  const isRoll = form === 'roll';
+  const paper = isRoll ? { widthMm, heightMm } : A4;
+  const margin = isRoll ? 0 : MARGIN;
+  const fits = (room: number, each: number, gap: number): number =>
+    isRoll ? 1 : Math.floor((room - 2 * MARGIN + gap) / (each + gap));
+  const columns = fits(A4.widthMm, widthMm, GAP.x);
+  const perPage = columns * fits(A4.heightMm, heightMm, GAP.y);
   return Array.from({ length: Math.ceil(labels.length / perPage) }, (_, page) => ({
     ...paper,
     shapes: labels.slice(page * perPage, (page + 1) * perPage).flatMap((label, k): Shape[] => {
@@ -127,32 +136,48 @@ export function labelSheet(labels: readonly Label[], form: LabelForm = 'flag'): 
                 what: 'label',
               },
             ]),
-        ...labelShapes(label, x, y, widthMm, heightMm),
+        ...labelShapes(label, { x, y, widthMm, heightMm, scale }),
       ];
     }),
   }));
 }
 
+/** Where a label lies on its page, and how much larger than usual it is. */
+interface PlacedLabel {
+  x: number;
+  y: number;
+  widthMm: number;
+  heightMm: number;
+  scale: number;
+}
+
 function labelShapes(
   { name, lines, code, cells }: Label,
-  x: number,
-  y: number,
-  widthMm: number,
-  heightMm: number,
+  { x, y, widthMm, heightMm, scale }: PlacedLabel,
 ): Shape[] {
   const square = cells ? heightMm - 3 : 0;
   const width = widthMm - 4 - square;
+  // Letters grow with the label, and are never smaller than an eye reads at arm’s length.
+  const [headPt, textPt] = [Math.max(8, 10 * scale), Math.max(6, 7 * scale)];
   return [
-    { kind: 'text', x: x + 2, y: y + 1.2, width, sizePt: 10, text: name, bold: true },
+    { kind: 'text', x: x + 2, y: y + 1.2 * scale, width, sizePt: headPt, text: name, bold: true },
     ...lines.map((text, k): Shape => ({
       kind: 'text',
       x: x + 2,
-      y: y + 5.4 + k * 3.4,
+      y: y + (5.4 + k * 3.4) * scale,
       width,
-      sizePt: 7,
+      sizePt: textPt,
       text,
     })),
-    { kind: 'text', x: x + 2, y: y + heightMm - 4.2, width, sizePt: 7, text: code, ink: 'muted' },
+    {
+      kind: 'text',
+      x: x + 2,
+      y: y + heightMm - 4.2 * scale,
+      width,
+      sizePt: textPt,
+      text: code,
+      ink: 'muted',
+    },
     ...(cells ? qrShapes(cells, x + widthMm - square - 1.5, y + 1.5, square) : []),
   ];
 }

@@ -32,6 +32,7 @@ import { sealedUnproved } from './sealedUnproved.js';
 import { tooManyJoints } from './tooManyJoints.js';
 import { tubeDamaged } from './tubeDamaged.js';
 import { unsealedJoint } from './unsealedJoint.js';
+import { waterFound } from './waterFound.js';
 import { wornPort } from './wornPort.js';
 
 /** Rules which may stop the work; a remedy is held against them alone. Adding one touches this list and its own file only. */
@@ -72,6 +73,7 @@ const mildRules: MildRule[] = [
   sealOverTube,
   sealOverDrain,
   sealedCold,
+  waterFound,
   sealedUnproved,
   unsealedJoint,
 ];

@@ -48,7 +48,7 @@ export function HandoverScreen(): ReactNode {
         >
           <FileText size={18} aria-hidden /> Customer’s copy
         </a>
-        <LabelLinks hrefOf={(form) => pathOf(routes.printLabels, { id, query: { form } })} />
+        <LabelLinks hrefOf={(query) => pathOf(routes.printLabels, { id, query })} />
         <p className="basis-full text-sm text-muted">
           Open JSON with every run, reading and log entry of the job; any Kobran imports it again.
         </p>

@@ -154,14 +154,13 @@ function Days({
   if (days.length === 1 && !isLeft) return null;
   return (
     <div className="mb-2 flex flex-wrap items-center gap-3">
-      {days.length > 1 && (
-        <Chips
-          legend="Day"
-          value={String(n)}
-          options={days.map((_, k) => [String(k), `Day ${k + 1}`] as const)}
-          onChange={(k) => onOpen(Number(k))}
-        />
-      )}
+      {/* Alone it keeps its place, so that a second click of an impatient hand meets the new day. */}
+      <Chips
+        legend="Day"
+        value={String(n)}
+        options={days.map((_, k) => [String(k), `Day ${k + 1}`] as const)}
+        onChange={(k) => onOpen(Number(k))}
+      />
       {isLeft && isLast && days.length < MAX_DAYS && (
         <button
           className="button"

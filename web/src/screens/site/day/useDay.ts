@@ -62,7 +62,7 @@ export function useDay(job: JobDocument, site: Site, wanted: number): Day {
     ],
     [site.day, site.nextDays, crew],
   );
-  const n = Math.min(Math.max(0, wanted), days.length - 1);
+  const n = Number.isInteger(wanted) ? Math.min(Math.max(0, wanted), days.length - 1) : 0;
   const [setup] = days;
   const minute = useMinute();
   const nowMin = useMemo(

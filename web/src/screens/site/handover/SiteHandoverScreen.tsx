@@ -79,7 +79,9 @@ function HandoverOf({ job, site, unsaved }: { job: JobDocument; site: Site; unsa
         )}
         <Documents jobId={job.id} />
         <div className="mt-4 grid gap-2">
-          <LabelLinks hrefOf={(form) => pathOf(routes.printSiteLabels, { id: job.id, query: { form } })} />
+          <LabelLinks
+            hrefOf={(query) => pathOf(routes.printSiteLabels, { id: job.id, query: { ...query } })}
+          />
           <SiteLists job={job} site={site} sheet={sheet} runs={runs} />
         </div>
         <section className="mt-6" aria-labelledby="runs">

@@ -106,7 +106,7 @@ export function PartsTable({
                       </Link>
                     ) : (
                       <span className="flex items-center justify-end gap-1">
-                        <OnShelf id={row.id} name={row.name} count={row.onShelf} />
+                        <OnShelf row={row} />
                         <button
                           className="grid size-8 place-items-center rounded hover:bg-panel"
                           aria-label={`Shelf of ${row.name}: place, lot, lowest stock, price, supplier, what was used`}

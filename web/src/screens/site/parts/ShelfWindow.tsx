@@ -37,7 +37,8 @@ export function ShelfWindow({
       placeholder="not known"
       format={String}
       parse={(text) => parsePlainNumber(text, label.toLowerCase())}
-      onChange={(value) => change({ [key]: Math.max(0, whole ? Math.round(value) : value) })}
+      range={[0, whole ? 10_000 : 1e6]}
+      onChange={(value) => change({ [key]: whole ? Math.round(value) : value })}
       onClear={() => change({ [key]: undefined })}
     />
   );
@@ -107,11 +108,13 @@ function Used({
   const { units } = usePreferences();
   if (stock?.countedAt === undefined) return null;
   const { putBack = [] } = stock;
+  const amountText = (value: number): string =>
+    unit === 'm' ? formatLength(value, { system: units }) : String(Number(value.toFixed(2)));
   const since = usesSince(stock, uses);
   return (
     <section className="mt-5" aria-labelledby="used">
       <h3 id="used" className="font-semibold">
-        {since.length === 0 ? 'Nothing was used' : 'Used'} since {stock.count} were counted,{' '}
+        {since.length === 0 ? 'Nothing was used' : 'Used'} since {amountText(stock.count)} were counted,{' '}
         {sayMoment(stock.countedAt)}
       </h3>
       <ul>
@@ -121,10 +124,7 @@ function Used({
             className="flex flex-wrap items-center justify-between gap-x-3 border-b border-rule py-1"
           >
             <span className={isBack ? 'text-muted line-through' : ''}>
-              <span className="figures">
-                {unit === 'm' ? formatLength(amount, { system: units }) : Number(amount.toFixed(2))}
-              </span>
-              : {doing[kind]}, {of}
+              <span className="figures">{amountText(amount)}</span>: {doing[kind]}, {of}
               <span className="text-muted">
                 {' '}
                 {by === '' ? '' : `${by}, `}
