@@ -14,6 +14,7 @@ export {
   type PictureType,
 } from './documents/picture.js';
 export { Practice as PracticeRules } from './documents/practice.js';
+export { Bond } from './documents/ground.js';
 export { problemsOf, readAs } from './documents/readAs.js';
 export { upgradedFact } from './documents/upgradeFacts.js';
 export { readDesign } from './documents/readDesign.js';

@@ -1,7 +1,7 @@
 import { readFact, type LoggedEnd, type LoggedTrim, type Damaged, type SignedDesign } from '@kobran/contract';
 import type { Design, Fact, FactKindId, FactOf, Facts, KeptLog } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
-import { and, asc, eq, gt, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNull, max, sql } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
@@ -19,6 +19,9 @@ export interface RunFacts {
   facts: Facts;
   damaged: Damaged[];
 }
+
+/** From so many runs times are learned. Common practice, no source. */
+const MAX_LEARNED_RUNS = 300;
 
 /** An entry with its run and job. */
 export interface LoggedFact {
@@ -126,16 +129,19 @@ export class FactsService {
     });
   }
 
-  /** The facts of every run in which somebody began or ended a task of a day. */
+  /** The facts of the runs in which somebody began or ended a task of a day; of many the latest, which say how the crew works now. */
   async ofRunsWithTasks(): Promise<Facts[]> {
     const rows = await this.db
-      .selectDistinct({ id: facts.runId })
+      .select({ id: facts.runId })
       .from(facts)
       .innerJoin(runs, eq(runs.id, facts.runId))
       .innerJoin(jobs, eq(jobs.id, runs.jobId))
       .where(
         and(inArray(facts.kind, ['task begun', 'task done']), isNull(runs.deletedAt), isNull(jobs.deletedAt)),
-      );
+      )
+      .groupBy(facts.runId)
+      .orderBy(desc(max(facts.at)))
+      .limit(MAX_LEARNED_RUNS);
     const all = await this.ofRuns(rows.map(({ id }) => id));
     return [...all.values()].map((one) => one.facts);
   }

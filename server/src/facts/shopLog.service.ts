@@ -1,7 +1,7 @@
-import { readSite, type LoggedUse, type ShopLogDocument } from '@kobran/contract';
-import { timedTasks, usesOf, usingKinds, type TriedEnd } from '@kobran/core';
+import { Bond, readAs, type LoggedUse, type ShopLogDocument } from '@kobran/contract';
+import { isObject, timedTasks, usesOf, usingKinds, type TriedEnd } from '@kobran/core';
 import { Inject, Injectable } from '@nestjs/common';
-import { and, isNotNull, isNull } from 'drizzle-orm';
+import { and, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../database/database.js';
 import { DATABASE } from '../database/database.module.js';
 import { jobs } from '../database/schema.js';
@@ -27,11 +27,15 @@ export class ShopLogService {
     };
   }
 
-  /** Since the first of what lies on the shelf was counted; what was used before is not asked for. */
+  /** Of what lies on the shelf, since it was counted; what was used before was not counted. */
   private async uses(): Promise<LoggedUse[]> {
     const catalog = await this.shop.catalog();
-    const counted = [...catalog.stock.values()].flatMap(({ countedAt }) => countedAt ?? []).sort();
-    const [since] = counted;
+    const counted = new Map(
+      [...catalog.stock.values()].flatMap(({ id, countedAt }) =>
+        countedAt === undefined ? [] : [[id, countedAt] as const],
+      ),
+    );
+    const [since] = [...counted.values()].sort();
     if (since === undefined) return [];
     const logged = await this.facts.ofKinds(usingKinds, since);
     const inRuns = logged.flatMap(({ runId, run, jobId, fact }) =>
@@ -40,26 +44,36 @@ export class ShopLogService {
         return { id, part, amount, at, by, kind, jobId, runId, of: run };
       }),
     );
-    return [...inRuns, ...(await this.ofGround(since))];
+    return [...inRuns, ...(await this.ofGround(since))].filter(
+      ({ part, at }) => at > (counted.get(part) ?? at),
+    );
   }
 
-  /** Conductors which were joined: the site itself says so. */
+  /** Conductors which were joined: the sites themselves say so; only those are read which have some. */
   private async ofGround(since: string): Promise<LoggedUse[]> {
+    const joined = sql<unknown[]>`jsonb_path_query_array(${jobs.place},
+      '$.ground.bonds[*] ? (@.made.at > $since)', jsonb_build_object('since', ${since}::text))`;
     const rows = await this.db
-      .select({ jobId: jobs.id, of: jobs.name, place: jobs.place })
+      .select({ jobId: jobs.id, of: jobs.name, joined })
       .from(jobs)
-      .where(and(isNotNull(jobs.place), isNull(jobs.deletedAt)));
-    return rows.flatMap(({ jobId, of, place }) => {
-      const read = readSite(place);
-      if (!read.ok) return [];
-      return read.site.ground.bonds.flatMap(({ id, made }) =>
-        made?.at === undefined || made.at <= since
-          ? []
-          : (made.used ?? []).map(({ part, amount }): LoggedUse => {
-              const { at = '', by } = made;
-              return { id: `${jobId} ${id}`, part, amount, at, by, kind: 'joined', jobId, of };
-            }),
-      );
-    });
+      .where(and(isNotNull(jobs.place), isNull(jobs.deletedAt), sql`jsonb_array_length(${joined}) > 0`));
+    return rows.flatMap(({ jobId, of, joined: bonds }) =>
+      bonds.flatMap((bond) => {
+        const read = readAs(Bond, isObject(bond) ? bond : {});
+        if (!read.ok || read.value.made?.at === undefined) return [];
+        const { id, made } = read.value;
+        const { at = '', by, used = [] } = made;
+        return used.map(({ part, amount }): LoggedUse => ({
+          id: `${jobId} ${id}`,
+          part,
+          amount,
+          at,
+          by,
+          kind: 'joined',
+          jobId,
+          of,
+        }));
+      }),
+    );
   }
 }
