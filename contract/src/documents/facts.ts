@@ -149,31 +149,28 @@ class PowerStepFact extends SignedFact {
 /** Of one work: more kinds of parts nobody uses at once. */
 const MAX_USED = 60;
 
-class SealedFact extends SignedFact {
+/** A joint, and those under the same wrap. */
+class JointFact extends SignedFact {
   @IsString() @Length(1, 90) jointId!: string;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(10)
+  @IsString({ each: true })
+  @MaxLength(90, { each: true })
+  with?: string[];
+}
+
+class SealedFact extends JointFact {
   @IsOptional() @IsIn(sealSystemIds) system?: SealSystemId;
   @IsOptional() @IsInt() @Min(1) @Max(20) passes?: number;
   @IsOptional() @IsNumber(number) @Min(0) @Max(200) torqueNm?: number;
   @IsOptional() @IsNumber(number) @Min(-60) @Max(70) celsius?: number;
   @IsOptional() @IsString() @Length(1, 300) unproved?: string;
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(10)
-  @IsString({ each: true })
-  @MaxLength(90, { each: true })
-  with?: string[];
   @IsOptional() @IsIn(closureIds) closure?: core.ClosureId;
   @IsOptional() @IsArray() @ArrayMaxSize(MAX_USED) @AreParts() @Type(() => UsedPart) used?: UsedPart[];
 }
 
-class OpenedFact extends SignedFact {
-  @IsString() @Length(1, 90) jointId!: string;
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(10)
-  @IsString({ each: true })
-  @MaxLength(90, { each: true })
-  with?: string[];
+class OpenedFact extends JointFact {
   @IsOptional() @IsIn(openedFinds) found?: core.OpenedFind;
   @IsOptional() @IsString() @Length(1, 300) reason?: string;
 }

@@ -1,13 +1,12 @@
 import { parseCelsius, parsePlainNumber, sleeveKinds, sleevesOf, type Sleeve } from '@kobran/core';
-import { Plus, Trash2 } from 'lucide-react';
+import { Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField } from '../../ui/LengthField.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 import { TextField } from '../../ui/TextField.js';
 import { inMm, parseMm } from './millimetres.js';
-
-const MAX_OWN_SLEEVES = 20;
+import { OwnEntries } from './OwnEntries.js';
 
 /** Begins as the smallest usual one: what is different is changed. */
 const freshSleeve = (id: string): Sleeve => ({
@@ -18,57 +17,40 @@ const freshSleeve = (id: string): Sleeve => ({
 });
 
 /** Sleeves and boots which lie on the shop’s shelf: where there are some of a kind, only those are taken. */
-export function OwnSleeves({
+export const OwnSleeves = ({
   sleeves,
   onChange,
 }: {
   sleeves: readonly Sleeve[];
   onChange: (sleeves: Sleeve[]) => void;
-}): ReactNode {
-  const add = (): void => {
-    let k = sleeves.length + 1;
-    while (sleeves.some(({ id }) => id === `own-sleeve-${k}`)) k++;
-    onChange([...sleeves, freshSleeve(`own-sleeve-${k}`)]);
-  };
-  return (
-    <div className="mt-5">
-      <h3 className="font-semibold">Sleeves and boots of our own</h3>
-      <p className="text-sm text-muted">
-        {sleeves.length === 0
-          ? 'None stated: the usual sizes of each kind are taken.'
-          : 'Of a kind which stands here no other size is taken.'}
-      </p>
-      <ul className="divide-y divide-rule">
-        {sleeves.map((sleeve) => (
-          <SleeveFields
-            key={sleeve.id}
-            sleeve={sleeve}
-            onChange={(to) => onChange(sleeves.map((one) => (one.id === to.id ? to : one)))}
-            onRemove={() => onChange(sleeves.filter(({ id }) => id !== sleeve.id))}
-          />
-        ))}
-      </ul>
-      {sleeves.length < MAX_OWN_SLEEVES && (
-        <button className="button mt-2" onClick={add}>
-          <Plus size={16} aria-hidden /> Add a sleeve
-        </button>
-      )}
-    </div>
-  );
-}
+}): ReactNode => (
+  <OwnEntries
+    title="Sleeves and boots of our own"
+    hint={
+      sleeves.length === 0
+        ? 'None stated: the usual sizes of each kind are taken.'
+        : 'Of a kind which stands here no other size is taken.'
+    }
+    addLabel="Add a sleeve"
+    idStem="own-sleeve"
+    entries={sleeves}
+    fresh={freshSleeve}
+    fields={(sleeve, put, remove) => <SleeveFields sleeve={sleeve} put={put} onRemove={remove} />}
+    onChange={onChange}
+  />
+);
 
 function SleeveFields({
   sleeve,
-  onChange,
+  put,
   onRemove,
 }: {
   sleeve: Sleeve;
-  onChange: (sleeve: Sleeve) => void;
+  put: (over: Partial<Sleeve>) => void;
   onRemove: () => void;
 }): ReactNode {
-  const put = (over: Partial<Sleeve>): void => onChange({ ...sleeve, ...over });
   return (
-    <li className="grid items-start gap-3 py-3 sm:grid-cols-3 lg:grid-cols-5" aria-label={sleeve.name}>
+    <>
       <TextField label="Name" value={sleeve.name} maxLength={80} onChange={(name) => put({ name })} />
       <Choice
         label="Kind"
@@ -125,6 +107,6 @@ function SleeveFields({
       >
         <Trash2 size={16} aria-hidden />
       </button>
-    </li>
+    </>
   );
 }

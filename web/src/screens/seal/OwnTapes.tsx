@@ -1,9 +1,10 @@
 import { parseCelsius, parsePlainNumber, tapeFor, type Tape } from '@kobran/core';
-import { Plus, Trash2 } from 'lucide-react';
+import { Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Choice } from '../../ui/Choice.js';
 import { LengthField, RunLengthField } from '../../ui/LengthField.js';
 import { inMm, parseMm } from './millimetres.js';
+import { OwnEntries } from './OwnEntries.js';
 import { QuantityField } from '../../ui/QuantityField.js';
 import { TextField } from '../../ui/TextField.js';
 import { Tick } from '../../ui/Tick.js';
@@ -24,52 +25,33 @@ const freshTape = (id: string): Tape => ({
 });
 
 /** Tapes which lie on the shop’s shelf and are not among the shipped ones. */
-export function OwnTapes({
+export const OwnTapes = ({
   tapes,
   onChange,
 }: {
   tapes: readonly Tape[];
   onChange: (tapes: Tape[]) => void;
-}): ReactNode {
-  const add = (): void => {
-    let k = tapes.length + 1;
-    while (tapes.some(({ id }) => id === `own-tape-${k}`)) k++;
-    onChange([...tapes, freshTape(`own-tape-${k}`)]);
-  };
-  return (
-    <div className="mt-5">
-      <h3 className="font-semibold">Tapes of our own</h3>
-      <ul className="divide-y divide-rule">
-        {tapes.map((tape) => (
-          <TapeFields
-            key={tape.id}
-            tape={tape}
-            onChange={(to) => onChange(tapes.map((one) => (one.id === to.id ? to : one)))}
-            onRemove={() => onChange(tapes.filter(({ id }) => id !== tape.id))}
-          />
-        ))}
-      </ul>
-      {tapes.length < MAX_OWN_TAPES && (
-        <button className="button mt-2" onClick={add}>
-          <Plus size={16} aria-hidden /> Add a tape
-        </button>
-      )}
-    </div>
-  );
-}
-
-const MAX_OWN_TAPES = 20;
+}): ReactNode => (
+  <OwnEntries
+    title="Tapes of our own"
+    addLabel="Add a tape"
+    idStem="own-tape"
+    entries={tapes}
+    fresh={freshTape}
+    fields={(tape, put, remove) => <TapeFields tape={tape} put={put} onRemove={remove} />}
+    onChange={onChange}
+  />
+);
 
 function TapeFields({
   tape,
-  onChange,
+  put,
   onRemove,
 }: {
   tape: Tape;
-  onChange: (tape: Tape) => void;
+  put: (over: Partial<Tape>) => void;
   onRemove: () => void;
 }): ReactNode {
-  const put = (over: Partial<Tape>): void => onChange({ ...tape, ...over });
   const [least, most] = tape.stretch;
   const times = (label: string, value: number, stretch: (to: number) => [number, number]): ReactNode => (
     <QuantityField
@@ -82,7 +64,7 @@ function TapeFields({
     />
   );
   return (
-    <li className="grid items-start gap-3 py-3 sm:grid-cols-3 lg:grid-cols-5" aria-label={tape.name}>
+    <>
       <TextField label="Name" value={tape.name} maxLength={80} onChange={(name) => put({ name })} />
       <Choice
         label="Kind"
@@ -135,6 +117,6 @@ function TapeFields({
           <Trash2 size={16} aria-hidden />
         </button>
       </div>
-    </li>
+    </>
   );
 }
