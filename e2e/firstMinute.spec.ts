@@ -63,6 +63,24 @@ test('Ctrl K finds pieces of the run and settings; the language changes what is 
   await expect(page.getByRole('complementary', { name: 'Selected place' })).toContainText('Mast cable');
 });
 
+test('what is typed and entered before the palette is there is done when it comes', async ({
+  page,
+  baseURL,
+}) => {
+  await page.route(/\/Palette-[^/]*\.js/, async (route) => {
+    await new Promise((done) => setTimeout(done, 1500));
+    await route.continue();
+  });
+  await page.goto(`${baseURL}${demo.vhf}/prove`);
+  const rail = page.getByRole('navigation', { name: 'Stages' });
+  await expect(rail.getByRole('link', { name: /^Ground/ })).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('UK English');
+  await page.keyboard.press('Enter');
+  await expect(rail.getByRole('link', { name: /^Earth/ })).toBeVisible();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
 test('Esc closes the options of a card and not the card', async ({ page, baseURL }) => {
   await page.goto(`${baseURL}${demo.hf}/make/main.b`);
   const heading = page.getByRole('heading', { level: 1 });

@@ -1,4 +1,9 @@
+import type { Page } from '@playwright/test';
 import { alone, demo, expect, saved, test } from './server.js';
+
+/** The place on a card is at the server, and so on the device before that: a browser writes when it has time. */
+const kept = (page: Page, run: string, text: string): Promise<void> =>
+  expect.poll(async () => (await page.request.get(`/api${run}/progress`)).text()).toContain(text);
 
 test('a joint is sealed on a phone with one key: asked first, layer by layer, into the log', async ({
   page,
@@ -37,6 +42,7 @@ test('a joint is sealed on a phone with one key: asked first, layer by layer, in
   await page.getByLabel('Air at the joint').fill('7');
   await page.getByLabel('Air at the joint').press('Enter');
   // What was answered outlives a reload.
+  await kept(page, run, '"celsius":7');
   await page.reload();
   await expect(page.getByLabel('Air at the joint')).toHaveValue('7 °C');
   await title.click();
@@ -94,6 +100,7 @@ test('a sealed joint is opened by its card: what was found is in the log, and th
   await page.getByLabel('Water').check();
   await page.getByLabel('Why it was opened').fill('loss went up');
   await page.getByLabel('Why it was opened').press('Tab');
+  await kept(page, run, 'loss went up');
   await page.reload();
   await expect(page.getByLabel('Water')).toBeChecked();
   await page.getByRole('button', { name: /^Next: photograph/ }).click();

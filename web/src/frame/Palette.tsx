@@ -21,11 +21,14 @@ type Found = FinderItem & ({ to: string } | { act: () => void });
 /** Ctrl K: find or do anything by typing. A script of its own: it knows the whole catalogue. */
 export function Palette({
   typed,
+  take,
   onType,
   onDone,
   meanwhile,
 }: {
   typed: string;
+  /** Enter was pressed before there was anything to find. */
+  take: boolean;
   onType: (typed: string) => void;
   onDone: () => void;
   /** Until the catalogue is there. */
@@ -33,17 +36,19 @@ export function Palette({
 }): ReactNode {
   return (
     <ShopProvider meanwhile={meanwhile}>
-      <Matches typed={typed} onType={onType} onDone={onDone} />
+      <Matches typed={typed} take={take} onType={onType} onDone={onDone} />
     </ShopProvider>
   );
 }
 
 function Matches({
   typed,
+  take,
   onType,
   onDone,
 }: {
   typed: string;
+  take: boolean;
   onType: (typed: string) => void;
   onDone: () => void;
 }): ReactNode {
@@ -58,6 +63,7 @@ function Matches({
       items={all}
       autoFocus
       begun={typed}
+      take={take}
       onType={onType}
       onPick={(id) => {
         const found = all.find((item) => item.id === id);

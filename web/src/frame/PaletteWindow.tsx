@@ -4,7 +4,7 @@ import { Window } from '../ui/Window.js';
 
 const Palette = lazy(() => import('./Palette.js').then((script) => ({ default: script.Palette })));
 
-/** Ctrl K: find or do anything by typing; what is typed before there is anything to find is not lost. */
+/** Ctrl K: find or do anything by typing; what is typed and entered before there is anything to find is not lost. */
 export function PaletteWindow({
   open,
   onOpenChange,
@@ -21,13 +21,19 @@ export function PaletteWindow({
 
 function Typing({ onDone }: { onDone: () => void }): ReactNode {
   const [typed, setTyped] = useState('');
+  const [entered, setEntered] = useState(false);
+  const type = (to: string): void => {
+    setTyped(to);
+    setEntered(false);
+  };
   const early = (
     <Finder
       label="Runs, screens, pieces, connectors, cables, actions, settings"
       items={[]}
       autoFocus
       begun={typed}
-      onType={setTyped}
+      onType={type}
+      onNothing={() => setEntered(true)}
       onPick={() => undefined}
       height="max-h-80"
     />
@@ -35,7 +41,7 @@ function Typing({ onDone }: { onDone: () => void }): ReactNode {
   return (
     <div className="mt-2">
       <Suspense fallback={early}>
-        <Palette typed={typed} onType={setTyped} onDone={onDone} meanwhile={early} />
+        <Palette typed={typed} take={entered} onType={type} onDone={onDone} meanwhile={early} />
       </Suspense>
     </div>
   );

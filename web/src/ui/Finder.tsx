@@ -29,6 +29,8 @@ export function Finder({
   items,
   onPick,
   onType,
+  onNothing,
+  take = false,
   begun = '',
   picked,
   placeholder = 'Type to find',
@@ -40,6 +42,10 @@ export function Finder({
   onPick: (id: string) => void;
   /** What is typed, for who has more items than there are here. */
   onType?: (typed: string) => void;
+  /** Enter was pressed while there was nothing to take. */
+  onNothing?: () => void;
+  /** Enter was pressed before the list was there: the first is taken as soon as there is one. */
+  take?: boolean;
   /** What was typed before the list was there. */
   begun?: string;
   picked?: string;
@@ -63,6 +69,9 @@ export function Finder({
   useEffect(() => {
     list.current?.querySelector('[data-active=true]')?.scrollIntoView({ block: 'nearest' });
   }, [active]);
+  useEffect(() => {
+    if (take && shown.length > 0) onPick(shown[active].id);
+  }, [take, shown, active, onPick]);
   return (
     <div>
       <label htmlFor={id} className="mb-1 block text-sm text-muted">
@@ -92,10 +101,10 @@ export function Finder({
               event.preventDefault();
               setAt(Math.max(0, Math.min(active + step, shown.length - 1)));
             }
-            if (event.key === 'Enter' && shown[active]) {
-              event.preventDefault();
-              onPick(shown[active].id);
-            }
+            if (event.key !== 'Enter' || (shown.length === 0 && !onNothing)) return;
+            event.preventDefault();
+            if (shown.length > 0) onPick(shown[active].id);
+            else onNothing?.();
           }}
         />
       </div>
