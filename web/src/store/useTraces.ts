@@ -50,6 +50,13 @@ const requests = {
   restore: routes.restoreTrace,
 };
 
+/** What becomes of a sweep, and the entry which says so in the log. */
+interface SweepChange {
+  what: keyof typeof requests;
+  traceId: string;
+  kind: 'sweep' | 'sweep withdrawn' | 'birth record';
+}
+
 /** The sweeps of the open run: what the server has, and what is on its way. */
 export function useTraces(): Traces {
   const { id: runId, writer } = useOpenRun();
@@ -58,39 +65,21 @@ export function useTraces(): Traces {
   const { data, error } = useQuery(tracesOfRun(runId));
   const waiting = useWaitingTraces(runId);
   useEffect(() => void traceReader(), []);
-  const { mutate } = useMutation({
-    mutationFn: ({ what, traceId }: { what: keyof typeof requests; traceId: string }) =>
-      call(requests[what], { id: runId, traceId }),
-    onError: (problem) => toast.error(messageOf(problem), { duration: 12_000 }),
-    onSettled: () => queries.invalidateQueries({ queryKey: key }),
-  });
   const kept = data ?? [];
   const wholeOf = async (traceId: string): Promise<StoredTrace> => {
     const own = waiting.find(({ id }) => id === traceId);
     return own ? { ...own, birth: false } : queries.ensureQueryData(wholeTrace(runId, traceId));
   };
-  /** Changes what a sweep is, and writes that into the log by the hash of its samples. */
-  const logged = (
-    what: keyof typeof requests,
-    traceId: string,
-    kind: 'sweep' | 'sweep withdrawn' | 'birth record',
-    afterwards: () => void = () => undefined,
-  ): void => {
-    // Once deleted it is not answered any more.
-    wholeOf(traceId).then(
-      (whole) =>
-        mutate(
-          { what, traceId },
-          {
-            onSuccess: () => {
-              writer.add({ kind, pieceId: whole.pieceId, name: whole.name, sha256: sweepHash(whole) });
-              afterwards();
-            },
-          },
-        ),
-      (problem: unknown) => toast.error(messageOf(problem), { duration: 12_000 }),
-    );
-  };
+  const { mutate } = useMutation({
+    mutationFn: async ({ what, traceId, kind }: SweepChange) => {
+      // Once deleted it is not answered any more; one whose samples cannot be read is changed without an entry.
+      const whole = await wholeOf(traceId).catch(() => undefined);
+      await call(requests[what], { id: runId, traceId });
+      if (whole) writer.add({ kind, pieceId: whole.pieceId, name: whole.name, sha256: sweepHash(whole) });
+    },
+    onError: (problem) => toast.error(messageOf(problem), { duration: 12_000 }),
+    onSettled: () => queries.invalidateQueries({ queryKey: key }),
+  });
   return {
     all: [
       ...kept,
@@ -106,12 +95,19 @@ export function useTraces(): Traces {
       writer.add({ kind: 'sweep', pieceId: setting.pieceId, name, sha256: sweepHash(body) });
     },
     whole: wholeOf,
-    makeBirth: (id) => logged('birth', id, 'birth record'),
+    makeBirth: (traceId) => mutate({ what: 'birth', traceId, kind: 'birth record' }),
     remove: ({ id, name }) =>
-      logged('remove', id, 'sweep withdrawn', () =>
-        toast(`${name} is deleted.`, {
-          action: { label: 'Restore', onClick: () => logged('restore', id, 'sweep') },
-        }),
+      mutate(
+        { what: 'remove', traceId: id, kind: 'sweep withdrawn' },
+        {
+          onSuccess: () =>
+            toast(`${name} is deleted.`, {
+              action: {
+                label: 'Restore',
+                onClick: () => mutate({ what: 'restore', traceId: id, kind: 'sweep' }),
+              },
+            }),
+        },
       ),
   };
 }
