@@ -88,6 +88,7 @@ export class Bond implements Omit<core.Bond, 'section'> {
   @IsInt() @Min(0) @Max(40) sharpBends!: number;
   @IsIn(bondJoints) joint!: core.BondJoint;
   @IsBoolean() bimetal!: boolean;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(10) bareDepthM?: number;
   @IsOptional() @IsPart() @Type(() => Made) made?: Made;
 }
 

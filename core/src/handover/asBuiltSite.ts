@@ -41,8 +41,9 @@ export function asBuiltSite(
   );
   const bonds = ground.bonds.map(({ bond, from, to, length, areaMm2, reading }) => [
     `${from.name} to ${to.name}`,
-    length ? formatFigure(length, units) : 'not known',
-    `${areaMm2.toFixed(0)} mm²`,
+    ...(bond.joint === 'mounted'
+      ? ['screwed on', '']
+      : [length ? formatFigure(length, units) : 'not known', `${areaMm2.toFixed(0)} mm²`]),
     bond.made ? `${bond.made.on}${options.forCustomer ? '' : `, ${bond.made.by}`}` : 'not joined',
     reading ? `${reading.ohm} ohm, ${reading.method}` : '',
   ]);

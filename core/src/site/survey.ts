@@ -63,7 +63,15 @@ function groundHeadlineOf({ drawn, earth, nodes, state }: GroundSheet, snags: Si
   const ohm = resistance
     ? `, ${formatResistance(resistance.value)} to earth, ${reading ? 'measured' : 'computed'}`
     : '';
-  return `${nodes.filter(({ tied }) => tied).length} parts on one system${ohm}${state === 'done' ? ', all joined and tested' : ''}`;
+  const tied = nodes.filter((node) => node.tied);
+  const joined = tied.filter((node) => node.joined).length;
+  const made =
+    state === 'done'
+      ? ', all joined and tested'
+      : joined < tied.length
+        ? `, ${joined > 1 ? joined : 'none'} of them logged as joined`
+        : '';
+  return `${tied.length} parts drawn as one system${ohm}${made}`;
 }
 
 /** Which cable of a run lies in each way of its route. */

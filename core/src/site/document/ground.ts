@@ -76,6 +76,8 @@ export interface Bond {
   joint: BondJoint;
   /** With a bimetal part, or grease against corrosion, where metals differ. */
   bimetal: boolean;
+  /** Lies bare in the soil at this depth, m: an electrode too; nothing where it is insulated or above ground. */
+  bareDepthM?: number;
   /** Who joined it, and the day. */
   made?: BondMade;
 }

@@ -1,6 +1,13 @@
 import { figure, type Figure } from '../../quantity/index.js';
-import type { ElectrodeKind, Ground, GroundNode, GroundReading } from '../document/ground.js';
-import { electrodeOhm, rodsFactor } from './electrodes.js';
+import {
+  areaMm2,
+  type Bond,
+  type ElectrodeKind,
+  type Ground,
+  type GroundNode,
+  type GroundReading,
+} from '../document/ground.js';
+import { buriedWireOhm, electrodeOhm, rodsFactor } from './electrodes.js';
 import { isElectrode } from './nodes.js';
 
 /** What a system of electrodes has to earth. */
@@ -10,6 +17,8 @@ export interface EarthSheet {
   /** The latest reading of the whole system. */
   reading: GroundReading | undefined;
   rods: number;
+  /** Electrodes of the system whose resistance nobody knows: not computed, not measured. It is lower with them. */
+  unknown: GroundNode[];
 }
 
 /** How far off a computed resistance may be: soil is not known better. Common practice, no source. */
@@ -38,18 +47,30 @@ export function ownOhm(node: GroundNode, ground: Ground): Figure | undefined {
       );
 }
 
+/** What a conductor that lies bare in the soil has to earth, ohm; nothing where it does not, or is of unknown length. */
+function bareOhm(bond: Bond, lengthM: number | undefined, ground: Ground): number | undefined {
+  if (bond.bareDepthM === undefined || !lengthM) return undefined;
+  const diameterM = 2 * Math.sqrt(areaMm2(bond.section) / Math.PI) * 1e-3;
+  return buriedWireOhm(ground.soilOhmM * ground.season, lengthM, diameterM, Math.max(0.05, bond.bareDepthM));
+}
+
 /**
  * What all of one system has to earth. A reading at a bar or mast is one of the whole; rods share the soil by the table of
- * IEEE Std 142, what else there is lies beside them.
+ * IEEE Std 142, what else there is lies beside them. Conductors that lie bare in the soil are electrodes too: BS 7430.
  */
-export function earthOf(nodes: readonly GroundNode[], ground: Ground): EarthSheet {
+export function earthOf(
+  nodes: readonly GroundNode[],
+  ground: Ground,
+  bonds: readonly { bond: Bond; length: Figure | undefined }[] = [],
+): EarthSheet {
   const electrodes = nodes.filter(isElectrode);
   const rods = electrodes.filter(({ kind }) => kind === 'rod');
   const reading = latest(
     ground.readings,
     nodes.filter((node) => !isElectrode(node)).map(({ id }) => id),
   );
-  const base = { reading, rods: rods.length };
+  const unknown = electrodes.filter((node) => !ownOhm(node, ground));
+  const base = { reading, rods: rods.length, unknown };
   if (reading)
     return { ...base, resistance: figure(reading.ohm, 'ohm', `measured, ${reading.method}, ${reading.on}`) };
   const ohms = (of: readonly GroundNode[]): number[] =>
@@ -59,6 +80,7 @@ export function earthOf(nodes: readonly GroundNode[], ground: Ground): EarthShee
   const beside = [
     ...(rodOhms.length > 0 ? [(mean * rodsFactor(rodOhms.length)) / rodOhms.length] : []),
     ...ohms(electrodes.filter(({ kind }) => kind !== 'rod')),
+    ...bonds.flatMap(({ bond, length }) => bareOhm(bond, length?.value, ground) ?? []),
   ];
   if (beside.length === 0) return { ...base, resistance: undefined };
   const all = 1 / beside.reduce((sum, ohm) => sum + 1 / ohm, 0);

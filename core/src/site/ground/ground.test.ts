@@ -134,7 +134,8 @@ describe('profiles', () => {
 describe('the ground of a site', () => {
   it('nothing is against a sound one, and it is not done before joints and readings are logged', () => {
     const { snags, ground } = groundOf();
-    expect(snags.filter(({ part }) => part === 'ground')).toEqual([]);
+    // But that nobody knows what the building’s electrode has.
+    expect(snags.filter(({ part }) => part === 'ground').map(({ rule }) => rule)).toEqual(['earth-unknown']);
     expect(ground).toMatchObject({ state: 'in work', islands: [], tubes: [{ tubeV: 150, count: 1 }] });
     expect(ground.nodes.every(({ tied, joined }) => tied && joined === false)).toBe(false);
     const made = { by: 'Wenna', on: '2026-11-20' };
@@ -189,7 +190,7 @@ describe('the ground of a site', () => {
     const arrester = ground.nodes.find(({ kind }) => kind === 'arrester');
     expect(arrester?.path).toEqual(['mounted', 'bar-rod']);
     const [bar] = ground.bonds.filter(({ bond: { id } }) => id === 'bar-rod');
-    expect(arrester?.volts?.value).toBeCloseTo(bar.first.value, 6);
+    expect(arrester?.volts?.value).toBeCloseTo(bar.first?.value ?? NaN, 6);
     // There is one arrester only: it stands highest.
     expect(ground.highest).toEqual(arrester?.volts);
     const longer = groundOf(
@@ -199,7 +200,60 @@ describe('the ground of a site', () => {
         }),
       ),
     ).ground.bonds.find(({ bond: { id } }) => id === 'bar-rod');
-    expect(longer?.first.value).toBeCloseTo(bar.first.value + bar.perMetre.value, 6);
+    expect(longer?.first?.value).toBeCloseTo((bar.first?.value ?? NaN) + bar.perMetre.value, 6);
+  });
+
+  it('a length nobody knows is no length of nothing: its volts are not known', () => {
+    const without = (id: string) =>
+      groundOf(
+        groundedSite(
+          aGround({
+            nodes: aGround().nodes.map(({ point: _, ...one }) => one),
+            bonds: aGround().bonds.map(({ lengthM, ...one }) =>
+              one.id === id ? one : { ...one, ...(lengthM === undefined ? {} : { lengthM }) },
+            ),
+          }),
+        ),
+      ).ground;
+    const ground = without('bar-rod');
+    const arrester = ground.nodes.find(({ kind }) => kind === 'arrester');
+    // To the building’s electrode every length is known: that way is said, not the unknown one.
+    expect(arrester?.path).toEqual(['mounted', 'bar-building']);
+    expect(ground.bonds.find(({ bond }) => bond.id === 'bar-rod')).toMatchObject({
+      length: undefined,
+      inductance: undefined,
+      first: undefined,
+      subsequent: undefined,
+    });
+    const only = groundOf(
+      groundedSite(
+        aGround({
+          nodes: [{ id: 'bar', name: 'bar', kind: 'entry bar', metal: 'copper' }, aGround().nodes[2]],
+          bonds: [aGround().bonds[6], { ...bond('bar', 'building'), lengthM: undefined } as never],
+        }),
+      ),
+    ).ground;
+    expect(only.highest).toBeUndefined();
+    expect(only.voltsUnknown.map(({ kind }) => kind)).toEqual(['arrester']);
+    expect(only.nodes.find(({ kind }) => kind === 'arrester')).toMatchObject({
+      volts: undefined,
+      unmeasured: ['bar-building'],
+    });
+  });
+
+  it('a bare conductor in the soil is an electrode beside the rods', () => {
+    const bare = (bareDepthM?: number) =>
+      groundOf(
+        groundedSite(
+          aGround({
+            bonds: aGround().bonds.map((one) =>
+              one.id === 'rod-mast-rod' && bareDepthM !== undefined ? { ...one, bareDepthM } : one,
+            ),
+          }),
+        ),
+      ).ground.earth.resistance?.value ?? NaN;
+    // BS 7430, from memory: 10 m of 16 mm² (4.51 mm) at 0.5 m in 100 ohm m: 100/(2π·10)·ln(100/(1.85·0.5·0.00451)) = 16.1 ohm.
+    expect(1 / bare(0.5)).toBeCloseTo(1 / bare() + 1 / 16.07, 3);
   });
 
   it('survives losing any part, and what leads to it goes with it', () => {

@@ -20,8 +20,10 @@ export interface NodeSheet extends GroundPart {
   joined: boolean;
   /** Its conductors to the nearest electrode, in order. */
   path: string[];
-  /** Volts of the first stroke’s share along that way. */
+  /** Volts of the first stroke’s share along that way; nothing where a length of it is not known. */
   volts: Figure | undefined;
+  /** Its conductors along that way whose length nobody knows. */
+  unmeasured: string[];
   /** Of an electrode: what it alone has to earth. */
   ohm: Figure | undefined;
 }
@@ -34,11 +36,12 @@ export interface BondSheet {
   role: BondRole;
   /** Nothing where nobody says it and no points do. */
   length: Figure | undefined;
-  inductance: Figure;
-  resistance: Figure;
+  /** Nothing where its length is not known; so the figures below. */
+  inductance: Figure | undefined;
+  resistance: Figure | undefined;
   /** Along it, of the share of each stroke. */
-  first: Figure;
-  subsequent: Figure;
+  first: Figure | undefined;
+  subsequent: Figure | undefined;
   /** What a metre of it, and one sharp bend, cost of the first stroke. */
   perMetre: Figure;
   perBend: Figure;
@@ -60,14 +63,19 @@ export interface GroundSheet {
   islands: NodeSheet[][];
   earth: EarthSheet;
   kits: KitPlace[];
-  /** Tubes of its arresters by nominal voltage: what is kept spare. */
-  /** At the arrester which stands highest in a first stroke. */
+  /** At the arrester which stands highest in a first stroke; nothing where one of them is not known. */
   highest: Figure | undefined;
+  /** Arresters whose volts nobody can say: tied to nothing, or over a conductor without a length. */
+  voltsUnknown: NodeSheet[];
+  /** Tubes of its arresters by nominal voltage: what is kept spare. */
   tubes: { tubeV: number; count: number }[];
   /** Done is only what is tied over logged joints and was measured. */
   state: 'not known' | 'in work' | 'done';
   next: string;
 }
+
+/** A way over a conductor of unknown length is the last resort, microhenry. */
+const UNKNOWN_UH = 1e6;
 
 const worth = (
   id: string,
@@ -98,11 +106,12 @@ export function groundSheet(
     whole,
   );
   const main = mainOf(sets, known);
-  const uh = new Map(bonds.map((one) => [one.bond.id, one.inductance.value]));
+  const uh = new Map(bonds.map((one) => [one.bond.id, one.inductance?.value]));
   const paths = pathsToEarth(
     main.filter((id) => isElectrode(known.get(id) as GroundPart)),
     whole,
-    ({ id }) => (uh.get(id) ?? 0) + 0.01,
+    // A way of which every length is known comes before one that only may be shorter.
+    ({ id }) => (uh.get(id) ?? UNKNOWN_UH) + 0.01,
   );
   const onMain = new Set(main);
   const joined = new Set(
@@ -114,16 +123,19 @@ export function groundSheet(
   const byId = new Map(bonds.map((one) => [one.bond.id, one]));
   const nodes = parts.map((part): NodeSheet => {
     const path = paths.get(part.id);
+    const steps = (path ?? []).flatMap(({ id }) => byId.get(id) ?? []);
+    const unmeasured = steps.filter(({ first }) => !first).map(({ bond: { id } }) => id);
     return {
       ...part,
       isElectrode: isElectrode(part),
       tied: path !== undefined,
       joined: joined.has(part.id),
       path: (path ?? []).map(({ id }) => id),
+      unmeasured,
       volts:
-        path && path.length > 0
+        steps.length > 0 && unmeasured.length === 0
           ? figure(
-              path.reduce((sum, { id }) => sum + (byId.get(id)?.first.value ?? 0), 0),
+              steps.reduce((sum, { first }) => sum + (first?.value ?? 0), 0),
               'V',
               'sum along its conductors to the nearest electrode, first stroke',
             )
@@ -146,9 +158,10 @@ export function groundSheet(
     earth: earthOf(
       nodes.filter(({ tied }) => tied).flatMap(({ node }): GroundNode[] => (node ? [node] : [])),
       ground,
+      bonds.filter(({ from }) => sheetOf.get(from.id)?.tied),
     ),
     kits: kitPlaces(site, ways),
-    highest: highestOf(nodes),
+    ...highestOf(nodes),
     tubes: tubesOf(parts),
   };
   return { ...sheet, ...stateOf(sheet) };
@@ -174,33 +187,37 @@ function bondSheet(
   const [from, to] = [bond.from, bond.to].map((id) => known.get(id) as GroundPart);
   const role = roleOf(from, to);
   const length = lengthOf(bond, from, to);
-  const metres = length?.value ?? 0;
-  const uh = bondUh(bond, metres);
-  const ohm = bondOhm(bond, metres);
+  const metres = length?.value;
+  // What one more metre or bend costs is said of the first metre where nobody knows how many there are.
+  const reckonedM = metres ?? 0;
   const [first, subsequent] = [firstStroke(ground.level), subsequentStroke(ground.level)];
   const volts = (ofUh: number, ofOhm: number, stroke = first): number =>
     strokeVolts(ofUh, ofOhm, ground.share, stroke);
   const share = `${Math.round(ground.share * 100)} % of a stroke of level ${ground.level}, IEC 62305-1`;
+  const [uh, ohm] = [bondUh(bond, reckonedM), bondOhm(bond, reckonedM)];
+  const ofKnown = (one: Figure): Figure | undefined => (metres === undefined ? undefined : one);
   return {
     bond,
     from,
     to,
     role,
     length,
-    inductance: figure(
-      uh,
-      'uH',
-      'areaMm2' in bond.section ? 'round wire, Rosa; bends counted' : 'flat strap, Terman; bends counted',
+    inductance: ofKnown(
+      figure(
+        uh,
+        'uH',
+        'areaMm2' in bond.section ? 'round wire, Rosa; bends counted' : 'flat strap, Terman; bends counted',
+      ),
     ),
-    resistance: figure(ohm, 'ohm', 'resistivity times length over section'),
-    first: figure(volts(uh, ohm), 'V', `first, ${share}`),
-    subsequent: figure(volts(uh, ohm, subsequent), 'V', `subsequent, ${share}`),
+    resistance: ofKnown(figure(ohm, 'ohm', 'resistivity times length over section')),
+    first: ofKnown(figure(volts(uh, ohm), 'V', `first, ${share}`)),
+    subsequent: ofKnown(figure(volts(uh, ohm, subsequent), 'V', `subsequent, ${share}`)),
     // What one more metre would add.
-    perMetre: figure(volts(bondUh(bond, metres + 1) - uh, bondOhm(bond, 1)), 'V', `first, ${share}`),
+    perMetre: figure(volts(bondUh(bond, reckonedM + 1) - uh, bondOhm(bond, 1)), 'V', `first, ${share}`),
     perBend: figure(
       volts(
-        bondUh({ ...bond, sharpBends: bond.sharpBends + 1 }, Math.max(metres, SHARP_BEND_M)) -
-          bondUh(bond, Math.max(metres, SHARP_BEND_M)),
+        bondUh({ ...bond, sharpBends: bond.sharpBends + 1 }, Math.max(reckonedM, SHARP_BEND_M)) -
+          bondUh(bond, Math.max(reckonedM, SHARP_BEND_M)),
         0,
       ),
       'V',
@@ -221,11 +238,16 @@ function lengthOf({ lengthM, joint }: Bond, from: GroundPart, to: GroundPart): F
   return metres > 0 ? figure(metres, 'm', 'straight between its points', 0.2 * metres) : undefined;
 }
 
-const highestOf = (nodes: readonly NodeSheet[]): Figure | undefined =>
-  nodes
-    .filter(({ kind }) => kind === 'arrester')
+function highestOf(nodes: readonly NodeSheet[]): Pick<GroundSheet, 'highest' | 'voltsUnknown'> {
+  const arresters = nodes.filter(({ kind }) => kind === 'arrester');
+  const voltsUnknown = arresters.filter(({ volts }) => !volts);
+  // The one that is not known may be the highest.
+  if (voltsUnknown.length > 0) return { highest: undefined, voltsUnknown };
+  const highest = arresters
     .flatMap(({ volts }) => volts ?? [])
     .reduce<Figure | undefined>((most, one) => (most && most.value >= one.value ? most : one), undefined);
+  return { highest, voltsUnknown };
+}
 
 function tubesOf(parts: readonly GroundPart[]): GroundSheet['tubes'] {
   const counts = new Map<number, number>();

@@ -18,5 +18,9 @@ it('the lead of a kit is 1 m at most', () => {
 
 it('where nobody says a length, and no points do, it is asked for', () => {
   expect(groundSnags(changed('bar-building', undefined), 'ground-wire-length')).toHaveLength(1);
+  // The volts of the arrester hang on it: that is no small thing.
+  const toRod = aGround().bonds.filter(({ id }) => id === 'mounted' || id === 'bar-building');
+  const bonds = toRod.map(({ lengthM: _, ...one }) => one);
+  expect(groundSnags({ bonds }, 'ground-wire-length')).toMatchObject([{ level: 'caution' }]);
   expect(groundSnags(changed('rod-mast-rod', undefined), 'ground-wire-length')).toEqual([]);
 });

@@ -4,15 +4,19 @@ import type { SiteFinding, SiteRule } from './siteSnag.js';
 const KIT_LEAD_M = 1;
 
 /** A lead of a kit that is too long, and conductors of which nobody knows the length. */
-export const wireLong: SiteRule = ({ ground: { bonds } }) =>
-  bonds.flatMap(({ bond, from, to, role, length }): SiteFinding[] => {
+export const wireLong: SiteRule = ({ ground: { bonds, nodes } }) => {
+  // On the way of an arrester to the soil: what it leaves of a stroke cannot be said.
+  const volted = new Set(
+    nodes.filter(({ kind }) => kind === 'arrester').flatMap(({ unmeasured }) => unmeasured),
+  );
+  return bonds.flatMap(({ bond, from, to, role, length }): SiteFinding[] => {
     const base = { at: bond.id, remedies: [], source: 'common practice, no source' };
     if (!length)
       return [
         {
           ...base,
           rule: 'ground-wire-length',
-          level: 'note',
+          level: volted.has(bond.id) ? 'caution' : 'note',
           what: `How long is the conductor from ${from.name} to ${to.name}?`,
           why: 'Its volts follow from its length: enter it, or place both of its ends on the site.',
         },
@@ -28,3 +32,4 @@ export const wireLong: SiteRule = ({ ground: { bonds } }) =>
       },
     ];
   });
+};

@@ -37,9 +37,11 @@ export function GroundStrand({ site }: { site: Site }): ReactNode {
                 {bond.bond.joint === 'mounted' ? 'screwed on to' : 'to'} <strong>{to.name}</strong>
                 {bond.bond.made ? '' : ', not joined yet'}
               </span>
-              {bond.length && bond.length.value > 0 && (
+              {bond.bond.joint !== 'mounted' && (
                 <span className="figures">
-                  {formatFigure(bond.length, units)}, {formatFigure(bond.first, units)}
+                  {bond.length && bond.first
+                    ? `${formatFigure(bond.length, units)}, ${formatFigure(bond.first, units)}`
+                    : 'length not known'}
                 </span>
               )}
             </li>
@@ -51,10 +53,14 @@ export function GroundStrand({ site }: { site: Site }): ReactNode {
         </p>
       )}
       <p className="mt-1">
-        {node.volts && (
+        {node.volts ? (
           <>
             In all <FigureText figure={node.volts} /> at a first stroke.{' '}
           </>
+        ) : (
+          node.unmeasured.length > 0 && (
+            <>How many volts at a first stroke is not known: enter the lengths. </>
+          )
         )}
         <Link className="underline underline-offset-4" to={`/jobs/${jobId}/ground`}>
           {words('Open the ground of the site')}

@@ -10,6 +10,7 @@ import {
   type Bond,
   type BondJoint,
   type BondSheet,
+  type Figure,
   type GroundSheet,
   type Metal,
   type Site,
@@ -41,12 +42,17 @@ interface Props {
   onSelect: (id: string | undefined) => void;
 }
 
+/** A figure, or that nobody knows it. */
+const known = (figure: Figure | undefined): ReactNode =>
+  figure ? <FigureText figure={figure} /> : 'not known';
+
 /** One conductor: its size, its way, and the volts along it. */
 export function BondInspector({ sheet, ground, site, snags, change, onSelect }: Props): ReactNode {
   const { bond, from, to } = sheet;
   const replace = (next: Bond): void => change([{ op: 'put bond', bond: next }]);
   const put = (over: Partial<Bond>): void => replace({ ...bond, ...over });
   const { lengthM: _, ...unmeasured } = bond;
+  const { bareDepthM: _depth, ...notBare } = bond;
   const parts = ground.nodes.map(({ id, name }) => ({ value: id, label: name }));
   return (
     <>
@@ -58,12 +64,12 @@ export function BondInspector({ sheet, ground, site, snags, change, onSelect }: 
       ) : (
         <Rows
           rows={[
-            ['Length', sheet.length ? <FigureText key="l" figure={sheet.length} /> : 'not known'],
-            ['Volts along it, first stroke', <FigureText key="f" figure={sheet.first} />],
-            ['Subsequent stroke', <FigureText key="s" figure={sheet.subsequent} />],
+            ['Length', known(sheet.length)],
+            ['Volts along it, first stroke', known(sheet.first)],
+            ['Subsequent stroke', known(sheet.subsequent)],
             ['One metre more costs', <FigureText key="m" figure={sheet.perMetre} />],
             ['One tight bend costs', <FigureText key="b" figure={sheet.perBend} />],
-            ['Inductance', <FigureText key="u" figure={sheet.inductance} />],
+            ['Inductance', known(sheet.inductance)],
           ]}
         />
       )}
@@ -105,6 +111,16 @@ export function BondInspector({ sheet, ground, site, snags, change, onSelect }: 
               placeholder="between its points"
               onChange={(lengthM) => put({ lengthM })}
               onClear={() => replace(unmeasured)}
+            />
+          )}
+          {bond.joint !== 'mounted' && (
+            <RunLengthField
+              allowZero
+              label="Bare in the soil, how deep"
+              valueM={bond.bareDepthM}
+              placeholder="not in the soil"
+              onChange={(bareDepthM) => put({ bareDepthM })}
+              onClear={() => replace(notBare)}
             />
           )}
         </div>

@@ -44,13 +44,13 @@ export function BondList({
               </td>
               <td className="pr-3">{bond.joint === 'mounted' ? 'screwed on' : sectionText(bond, units)}</td>
               <td className="figures pr-3 text-right whitespace-nowrap">
-                {bond.joint === 'mounted' ? '' : length ? formatFigure(length, units) : '?'}
+                {bond.joint === 'mounted' ? '' : length ? formatFigure(length, units) : 'not known'}
               </td>
               <td className="figures pr-3 text-right whitespace-nowrap">
-                {bond.joint === 'mounted' || !length ? '' : formatFigure(first, units)}
+                {bond.joint === 'mounted' ? '' : first ? formatFigure(first, units) : 'not known'}
               </td>
               <td className="figures pr-3 text-right whitespace-nowrap">
-                {bond.joint === 'mounted' || !length ? '' : formatFigure(subsequent, units)}
+                {bond.joint === 'mounted' ? '' : subsequent ? formatFigure(subsequent, units) : 'not known'}
               </td>
               <td className="figures pr-3 text-right whitespace-nowrap">
                 {reading ? formatResistance(reading.ohm) : ''}

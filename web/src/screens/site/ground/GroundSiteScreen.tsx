@@ -152,18 +152,26 @@ function GroundOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | u
 /** The few figures of the whole. */
 function Figures({ sheet: { ground } }: { sheet: ReturnType<typeof useSiteSheet> }): ReactNode {
   const words = useWords();
-  const { earth, highest, tubes, next } = ground;
+  const { earth, highest, voltsUnknown, tubes, next } = ground;
   return (
     <p className="mt-3 flex flex-wrap gap-x-8 gap-y-1">
       {earth.resistance && (
         <span>
           {words('To earth')} <FigureText figure={earth.resistance} />,{' '}
           {earth.reading ? 'measured' : 'computed'}
+          {!earth.reading && earth.unknown.length > 0 && `, without ${earth.unknown[0].name}`}
         </span>
       )}
-      {highest && (
+      {(highest || voltsUnknown.length > 0) && (
         <span>
-          Highest at an arrester, first stroke <FigureText figure={highest} />
+          Highest at an arrester, first stroke{' '}
+          {highest ? (
+            <FigureText figure={highest} />
+          ) : (
+            <strong>
+              not known{voltsUnknown.some(({ unmeasured }) => unmeasured.length > 0) && ': enter the lengths'}
+            </strong>
+          )}
         </span>
       )}
       {tubes.length > 0 && (

@@ -101,7 +101,7 @@ function Lines({
               {length ? formatFigure(length, units) : 'length?'}
             </Words>
             <Words x={label.x} y={label.y + 15} bold>
-              {length ? formatFigure(first, units) : ''}
+              {first ? formatFigure(first, units) : 'volts not known'}
             </Words>
           </g>
         ),
