@@ -142,6 +142,13 @@ class RunReadingFact extends SignedFact {
   value!: number | null;
 }
 
+class WithdrawnFact extends SignedFact {
+  @IsString() @Length(1, 80) of!: string;
+  @IsString() @MaxLength(90) about!: string;
+  @IsString() @MaxLength(300) text!: string;
+  @IsString() @Length(1, 500) why!: string;
+}
+
 class PowerStepFact extends SignedFact {
   @IsPart() @Type(() => PowerStep) power!: PowerStep;
 }
@@ -271,6 +278,7 @@ export const factRules: Record<FactKindId, ClassConstructor<SignedFact>> = {
   'photo withdrawn': PhotoWithdrawnFact,
   sweep: SweepFact,
   'sweep withdrawn': SweepFact,
+  withdrawn: WithdrawnFact,
   'birth record': SweepFact,
   note: NoteFact,
 };

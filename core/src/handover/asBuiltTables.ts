@@ -112,6 +112,15 @@ export function readingsTable({ sheet }: BuiltRun, { units, forCustomer, day }: 
         : '',
     ]),
   );
+  rows.push(
+    ...sheet.runProofs.map(({ name, expected, reading, text, judgement }) => [
+      'The whole run',
+      name,
+      Number.isFinite(expected.value) ? formatFigure(expected, units) : 'open',
+      text.slice(text.indexOf(':') + 1).trim(),
+      `${judgement.verdict}; ${day(reading.at)}${forCustomer || reading.by === '' ? '' : `, ${reading.by}`}`,
+    ]),
+  );
   return rows.length === 0
     ? []
     : [

@@ -15,6 +15,7 @@ export { parsePlainNumber } from './plainNumber.js';
 export { parseTorque } from './torque.js';
 export { formatMillilitres } from './volume.js';
 export { dbmFromWatts, formatPower, parsePower, wattsFromDbm } from './power.js';
+export { parseReturnLoss, parseSwr } from './swr.js';
 export { formatDecibels, parseDecibels } from './decibel.js';
 export { formatResistance, parseResistance } from './resistance.js';
 export { figure, formatFigure, tapeM, formatSpread } from './figure.js';

@@ -48,6 +48,7 @@ export function evaluate(given: Design, cool: Catalog, state: RunState): Sheet {
     ends: endSheets(layout, catalog, facts, { legs: design.legs, spans: route.spans }),
     cuts: cutSheets(assemblies, catalog, facts, practice, { topHz, swr }),
     proofs: [...context.proofs],
+    runProofs: context.runProofs,
     wraps: [...context.wraps],
     joints: layout.joints.map((joint) => jointSheet(joint, design, edges, topHz, referenceOhm, snags)),
     snags,

@@ -114,6 +114,7 @@ export { counted, type Snag, type SnagLevel } from './snags/snag.js';
 export {
   judgeRunReading,
   lossIntoLoad,
+  readingOf,
   runExpectations,
   type RunExpectation,
 } from './advise/runExpectations.js';

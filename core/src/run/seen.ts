@@ -18,6 +18,8 @@ import { withTargetLengths } from './design/targetLengths.js';
 import type { RunState } from './runState.js';
 import { proofSheets, wrapSheets } from './work/workSheets.js';
 import type { SnagContext } from './snags/snag.js';
+import { runProofs } from './advise/runExpectations.js';
+import { matchFigures } from './sheet/lineSheets.js';
 import { antennaLoad } from './wave/antennaLoad.js';
 import { layOut } from './wave/layout.js';
 import { looksOf } from './wave/looks.js';
@@ -77,6 +79,15 @@ export function seenOf(given: Design, cool: Catalog, { facts, practice, cascade 
   const swr = once(() => worstSwr(atLooks().reflection, antennaSwr));
   const tube = once(() => (receiveOnly ? undefined : chooseTube(service.powerW, referenceOhm, antennaSwr)));
   const proofs = once(() => proofSheets(assemblies, cool, { facts, practice }, lowHz, topHz));
+  const ofRun = once(() =>
+    runProofs(
+      design,
+      cool,
+      // Worked out only where something was read.
+      () => ({ receiveOnly, figures: matchFigures(design, referenceOhm, atLooks().reflection) }),
+      facts,
+    ),
+  );
   const wraps = once(() =>
     wrapSheets(layout, catalog, design, { facts, practice, proofs, spans: route.spans }),
   );
@@ -111,6 +122,9 @@ export function seenOf(given: Design, cool: Catalog, { facts, practice, cascade 
     },
     get proofs() {
       return proofs();
+    },
+    get runProofs() {
+      return ofRun();
     },
     get wraps() {
       return wraps();

@@ -1,13 +1,21 @@
 import { entry, type Catalog } from '../../catalog/index.js';
-import { returnLossDb } from '../../line/index.js';
+import { reflectionFromSwr, returnLossDb, swrFromReflection } from '../../line/index.js';
 import { lossMarginDb, type ExpectedLoss, magnitudes, returnLossLimitDb } from '../../prove/index.js';
 import { figure, formatDecibels, type Figure } from '../../quantity/index.js';
 import { dcShorts } from '../design/dcShorts.js';
 import type { Design } from '../design/design.js';
 import { assembliesOf } from '../design/lookups.js';
-import type { RunReadingId } from '../facts/runReading.js';
-import type { Sheet } from '../evaluate.js';
-import { predictSweep } from '../wave/predict.js';
+import { factsOf, newest } from '../facts/facts.js';
+import type { FactOf, Facts } from '../facts/kinds.js';
+import { runReading, type RunReadingId } from '../facts/runReading.js';
+import type { SheetBody } from '../sheet/sheet.js';
+import { predictSweep, type Swept } from '../wave/predict.js';
+
+/** What a sheet says of the match of its run. */
+export interface MatchOfRun {
+  receiveOnly: boolean;
+  figures: Pick<SheetBody['figures'], 'forward' | 'swrAtRadio' | 'swrAtAntenna'>;
+}
 
 /** One thing to expect of the whole run, its ends joined. */
 export interface RunExpectation {
@@ -39,7 +47,8 @@ const LOOKS = 9;
 export function runExpectations(
   design: Design,
   catalog: Catalog,
-  { figures, receiveOnly }: Pick<Sheet, 'figures' | 'receiveOnly'>,
+  { figures, receiveOnly }: MatchOfRun,
+  facts: Facts,
 ): RunExpectation[] {
   const f = Float64Array.from(
     design.service.bands.flatMap(({ lowHz, highHz }) =>
@@ -47,7 +56,18 @@ export function runExpectations(
     ),
   );
   const swept = predictSweep(design, catalog, '', 'load', f);
-  const worst = Math.min(...magnitudes(swept.s11).map(returnLossDb));
+  const loadSwr = readingOf(facts, 'load alone')?.value ?? undefined;
+  const loadRho = loadSwr === undefined ? 0 : reflectionFromSwr(loadSwr);
+  // What a load reflects passes the run twice, and may add to the run’s own.
+  const worst = Math.min(
+    ...magnitudes(swept.s11).map((own, k) =>
+      returnLossDb(Math.min(1, own + loadRho * 10 ** (-swept.lossDb[k] / 10))),
+    ),
+  );
+  const withLoad = loadSwr === undefined ? '' : `; with the load’s own SWR ${loadSwr.toFixed(2)}`;
+  const antennaSwr = readingOf(facts, 'antenna alone')?.value ?? undefined;
+  const swrAtRadio =
+    antennaSwr === undefined ? figures.swrAtRadio : withAntenna(antennaSwr, swept, figures.swrAtRadio);
   const loss = Math.max(...swept.lossDb);
   const margin = lossMarginDb(loss);
   const shorts = dcShorts(design, catalog);
@@ -57,20 +77,23 @@ export function runExpectations(
   }, 0);
   // Into a dummy load the antenna’s SWR has no part: matched loss alone.
   const top = swept.lossDb[swept.lossDb.length - 1];
-  const share = 10 ** (-top / 10);
+  const share = 10 ** (-top / 10) * (1 - loadRho ** 2);
   const intoLoad = figure(
     figures.forward.value * share,
     'W',
-    'forward power less the loss into a matched load',
+    `forward power less the loss into a matched load${withLoad}`,
     figures.forward.value * share * (10 ** (margin / 10) - 1),
   );
   return [
     {
       id: 'return loss',
       name: 'Return loss into a load',
-      how: 'A good load in the antenna’s place, over the bands.',
-      expected: figure(worst, 'dB', 'chain matrices of all pieces and joints, worst in the bands'),
-      limit: `${formatDecibels(returnLossLimitDb(worst))} or more`,
+      how:
+        loadSwr === undefined
+          ? 'A good load in the antenna’s place, over the bands.'
+          : `The load which reads ${loadSwr.toFixed(2)} alone in the antenna’s place, over the bands.`,
+      expected: figure(worst, 'dB', `chain matrices of all pieces and joints, worst in the bands${withLoad}`),
+      limit: `${formatDecibels(returnLossLimitDb(worst))} or more is good`,
       least: returnLossLimitDb(worst),
       most: Infinity,
     },
@@ -100,10 +123,10 @@ export function runExpectations(
       id: 'swr',
       name: 'SWR at the radio, antenna on',
       how: 'A good one alone passes nothing: loss hides the antenna’s own.',
-      expected: figures.swrAtRadio,
-      limit: `${figures.swrAtAntenna.value.toFixed(2)} at the antenna behind it`,
+      expected: swrAtRadio,
+      limit: `${(antennaSwr ?? figures.swrAtAntenna.value).toFixed(2)} at the antenna behind it${antennaSwr === undefined ? '' : ', as read'}; at most ${(swrAtRadio.value * (1 + SWR_MARGIN)).toFixed(2)}`,
       least: 1,
-      most: figures.swrAtRadio.value * (1 + SWR_MARGIN),
+      most: swrAtRadio.value * (1 + SWR_MARGIN),
     },
     ...(receiveOnly
       ? []
@@ -119,6 +142,47 @@ export function runExpectations(
           },
         ]),
   ];
+}
+
+/** The newest reading of its kind which was not withdrawn. */
+export const readingOf = (facts: Facts, what: RunReadingId): FactOf<'run reading'> | undefined =>
+  newest(factsOf(facts, 'run reading').filter((one) => one.what === what));
+
+/** SWR at the radio behind an antenna which was read alone: its echo, twice through the loss, and the run’s own at its worst phase. */
+function withAntenna(swr: number, { s11, lossDb }: Swept, planned: Figure): Figure {
+  const rho = reflectionFromSwr(swr);
+  const worst = Math.max(
+    ...magnitudes(s11).map((own, k) => Math.min(1, own + rho * 10 ** (-lossDb[k] / 10))),
+  );
+  return figure(
+    swrFromReflection(worst),
+    'ratio',
+    `the antenna’s own as read, ${swr.toFixed(2)}, behind the loss of the run (${planned.value.toFixed(2)} was planned)`,
+  );
+}
+
+/** A reading of the whole run with its verdict. */
+export interface RunProof extends RunExpectation {
+  reading: FactOf<'run reading'>;
+  /** What was read, in words. */
+  text: string;
+  judgement: { verdict: 'pass' | 'fail'; why: string };
+}
+
+/** What was read of the whole run, each reading held against what it should show; nothing is worked out before anything was read. */
+export function runProofs(
+  design: Design,
+  catalog: Catalog,
+  match: () => MatchOfRun,
+  facts: Facts,
+): RunProof[] {
+  if (factsOf(facts, 'run reading').length === 0) return [];
+  return runExpectations(design, catalog, match(), facts).flatMap((expectation): RunProof[] => {
+    const reading = readingOf(facts, expectation.id);
+    if (!reading) return [];
+    const judgement = judgeRunReading(expectation, reading.value ?? Infinity);
+    return [{ ...expectation, reading, judgement, text: runReading.text(reading, catalog) }];
+  });
 }
 
 /** What a run should lose into a dummy load at the middle of its first band, and how sure that is, dB. */

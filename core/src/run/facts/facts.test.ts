@@ -113,6 +113,11 @@ const examples: [FactBody, about: string, words: RegExp][] = [
   ],
   [{ kind: 'sweep withdrawn', pieceId: '', name: 'loose', sha256: 'a'.repeat(64) }, '', /loose/],
   [{ kind: 'birth record', pieceId: 'main', name: 'first', sha256: 'a'.repeat(64) }, 'main', /first/],
+  [
+    { kind: 'withdrawn', of: 'f1', about: 'main', text: 'loop: 0.3 ohm', why: 'leads swapped' },
+    'main',
+    /^loop: 0.3 ohm: leads swapped$/,
+  ],
   [{ kind: 'note', about: 'main', text: 'looked at' }, 'main', /^looked at$/],
 ];
 

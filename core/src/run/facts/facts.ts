@@ -1,20 +1,21 @@
 import { endIdsOf } from '../design/ids.js';
+import { standing } from './withdrawn.js';
 import { aboutOf, type Fact, type FactKindId, type FactOf, type Facts } from './kinds.js';
 
 /** What follows from the facts of a run. */
 
 export const noFacts: Facts = [];
 
-/** The facts of one kind, in the order in which they stand. */
+/** The facts of one kind which count, in the order in which they stand. */
 export const factsOf = <Kind extends FactKindId>(facts: Facts, kind: Kind): FactOf<Kind>[] =>
-  facts.filter((fact): fact is FactOf<Kind> => fact.kind === kind);
+  standing(facts).filter((fact): fact is FactOf<Kind> => fact.kind === kind);
 
 /** The newest of some facts; of two at the same moment the one which came later. */
 export const newest = <One extends { at: string }>(facts: readonly One[]): One | undefined =>
   facts.reduce<One | undefined>((last, one) => (last && last.at > one.at ? last : one), undefined);
 
 const about = (facts: Facts, kinds: readonly FactKindId[], what: string): Fact[] =>
-  facts.filter((fact) => kinds.includes(fact.kind) && aboutOf(fact) === what);
+  standing(facts).filter((fact) => kinds.includes(fact.kind) && aboutOf(fact) === what);
 
 /** The newest reading for an expectation of a piece. */
 export const latestReading = (

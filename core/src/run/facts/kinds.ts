@@ -25,6 +25,7 @@ import { taskBegun } from './taskBegun.js';
 import { taskDone } from './taskDone.js';
 import { tubeChecked } from './tubeChecked.js';
 import { trimmed } from './trimmed.js';
+import { withdrawn } from './withdrawn.js';
 
 /** Every kind of fact: a new one is a file and a line here. */
 const kinds = [
@@ -52,6 +53,7 @@ const kinds = [
   sweep,
   sweepWithdrawn,
   birthRecord,
+  withdrawn,
   note,
 ] as const;
 

@@ -37,7 +37,6 @@ export function figures(
   const tolerance = sum(losses.map(({ toleranceDb }) => toleranceDb));
   const spread = tolerance + 0.02 * layout.joints.length;
   const share = 10 ** (-lossDb / 10);
-  const worst = Math.max(...reflections);
   const reachingW = Math.max(1e-12, powerW) * share;
   return {
     length: figure(layout.totalM, 'm', 'sum of the pieces', 0.005 * Math.max(1, layout.pieces.length)),
@@ -54,19 +53,28 @@ export function figures(
       tolerance,
     ),
     reaching: figure(reachingW, 'W', 'forward power less the loss', (reachingW * spread * Math.LN10) / 10),
-    forward: figure(powerW, 'W', 'the transmitter’s rating into a matched load'),
-    returnLoss: figure(returnLossDb(worst), 'dB', `worst at the edges of the bands, ${referenceOhm} ohm`),
-    swrAtRadio: figure(
-      swrFromReflection(worst),
-      'ratio',
-      `worst at the edges of the bands, ${referenceOhm} ohm`,
-    ),
-    swrAtAntenna: figure(design.antenna.swr, 'ratio', 'the antenna’s own, as entered'),
+    ...matchFigures(design, referenceOhm, reflections),
     peakVoltage: figure(
       Math.max(...edges.map(({ envelopeV }) => Math.max(...envelopeV))),
       'V',
       'envelope along the run, forward power, at the edges of the bands',
     ),
+  };
+}
+
+/** What a transmitter and a meter at the radio see of a run. */
+export function matchFigures(
+  { service, antenna }: Pick<Design, 'service' | 'antenna'>,
+  referenceOhm: number,
+  reflections: Float64Array,
+): Pick<SheetBody['figures'], 'forward' | 'returnLoss' | 'swrAtRadio' | 'swrAtAntenna'> {
+  const worst = Math.max(...reflections);
+  const where = `worst at the edges of the bands, ${referenceOhm} ohm`;
+  return {
+    forward: figure(service.powerW, 'W', 'the transmitter’s rating into a matched load'),
+    returnLoss: figure(returnLossDb(worst), 'dB', where),
+    swrAtRadio: figure(swrFromReflection(worst), 'ratio', where),
+    swrAtAntenna: figure(antenna.swr, 'ratio', 'the antenna’s own, as entered'),
   };
 }
 

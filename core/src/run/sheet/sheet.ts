@@ -8,6 +8,7 @@ import type { CutOfPiece, EndSheet, ProofSheet, WrapSheet } from '../work/work.j
 import type { Reception } from '../wave/reception.js';
 import type { RulerSamples } from '../wave/rulerAt.js';
 import type { Slack } from '../facts/slack.js';
+import type { RunProof } from '../advise/runExpectations.js';
 import type { Snag } from '../snags/snag.js';
 
 /** One piece as the drawing needs it. */
@@ -91,6 +92,8 @@ export interface SheetBody {
   ends: EndSheet[];
   cuts: CutOfPiece[];
   proofs: ProofSheet[];
+  /** What was read of the whole run, each against what it should show; empty before anything was. */
+  runProofs: readonly RunProof[];
   wraps: WrapSheet[];
   tube: TubeChoice | undefined;
   /** The arrester in the run; the first when there are several. */

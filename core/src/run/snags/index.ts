@@ -19,6 +19,7 @@ import { lossBudget } from './lossBudget.js';
 import { mating } from './mating.js';
 import { peakVoltage } from './peakVoltage.js';
 import { reach } from './reach.js';
+import { readingFailed } from './readingFailed.js';
 import { saltAir } from './saltAir.js';
 import { seriesFrequency } from './seriesFrequency.js';
 import { seventyFive } from './seventyFive.js';
@@ -78,8 +79,11 @@ const mildRules: MildRule[] = [
   unsealedJoint,
 ];
 
+/** Rules of what was measured: no change of a design mends or worsens that. */
+const readingRules: SnagRule[] = [readingFailed];
+
 /** Every rule. */
-export const snagRules: SnagRule[] = [...stoppingRules, ...mildRules];
+export const snagRules: SnagRule[] = [...stoppingRules, ...readingRules, ...mildRules];
 
 /** How often each rule stops the work. */
 export function stopCounts(found: readonly Pick<Snag, 'level' | 'rule'>[]): Map<string, number> {

@@ -10,6 +10,7 @@ import type { Layout } from '../wave/layout.js';
 import type { Practice } from '../../practice/index.js';
 import type { Look } from '../wave/looks.js';
 import type { ProofSheet, WrapSheet } from '../work/work.js';
+import type { RunProof } from '../advise/runExpectations.js';
 import type { Reception } from '../wave/reception.js';
 
 export type SnagLevel = 'stop' | 'caution' | 'note';
@@ -60,6 +61,8 @@ export interface SnagContext {
   reception: Reception | undefined;
   /** What is expected of each cable, and what was read. */
   proofs: readonly ProofSheet[];
+  /** What was read of the whole run, against what it should show. */
+  runProofs: readonly RunProof[];
   /** What is sealed, and how. */
   wraps: readonly WrapSheet[];
 }

@@ -1,8 +1,13 @@
 import type { SheetBody } from '../sheet/sheet.js';
 import { progress, type StageRule } from './stage.js';
 
-const readingsOf = ({ proofs }: SheetBody) =>
-  proofs.flatMap(({ expectations, name }) => expectations.map((one) => ({ ...one, of: name })));
+/** Everything that is to be read of the cables, and what was read of the whole run. */
+const readingsOf = ({ proofs, runProofs }: SheetBody) => [
+  ...proofs.flatMap(({ expectations, name }) =>
+    expectations.map(({ name: what, reading, judgement }) => ({ name: what, reading, judgement, of: name })),
+  ),
+  ...runProofs.map(({ name, reading, judgement }) => ({ name, reading, judgement, of: 'The whole run' })),
+];
 
 /** Expected against read. */
 export const prove: StageRule = {

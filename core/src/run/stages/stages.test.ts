@@ -83,7 +83,8 @@ describe('prove', () => {
   it('a failed reading is a problem and says which', () => {
     expect(stage('prove', aRun(), read(500))).toMatchObject({
       state: 'snags',
-      detail: 'Loop resistance failed',
+      detail: '1 stop',
+      next: 'Main cable: loop resistance failed',
     });
     expect(answer('prove', aRun(), read(500))).toBe('1 of 1 readings fails');
   });

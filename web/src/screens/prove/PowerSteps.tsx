@@ -8,6 +8,7 @@ import { Tick } from '../../ui/Tick.js';
 import { Caution } from '../../ui/StagePage.js';
 import { useCatalog } from '../../store/Shop.js';
 import { sayMoment } from '../../ui/dates.js';
+import { Withdraw } from './Withdraw.js';
 import { MeterField } from '../../ui/unitFields.js';
 
 const tone = { pass: 'text-lake', marginal: 'text-caution', fail: 'text-stop' };
@@ -52,6 +53,7 @@ export function PowerSteps(): ReactNode {
                 {step.by ? `${step.by}, ` : ''}
                 {sayMoment(step.at)}
               </span>
+              <Withdraw fact={step} name={`${formatPower(step.power.forwardW)} forward`} />
             </li>
           ))}
         </ul>

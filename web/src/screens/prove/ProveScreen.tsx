@@ -20,6 +20,7 @@ import { StagePage } from '../../ui/StagePage.js';
 import { PowerSteps } from './PowerSteps.js';
 import { ReadIt } from './ReadIt.js';
 import { Sweeps } from './Sweeps.js';
+import { Withdraw } from './Withdraw.js';
 import { WholeRun } from './WholeRun.js';
 import { sayMoment } from '../../ui/dates.js';
 
@@ -126,6 +127,7 @@ function Proof({ proof }: { proof: ProofSheet }): ReactNode {
                     {sayMoment(kept.at)}
                   </p>
                 )}
+                {kept && <Withdraw key={kept.id} fact={kept} name={`${name.toLowerCase()}, ${proof.name}`} />}
               </div>
             </li>
           );

@@ -1,13 +1,14 @@
 import {
-  factsOf,
   formatDecibels,
   formatPower,
   formatResistance,
   judgeRunReading,
-  newest,
   parseDecibels,
   parsePower,
   parseResistance,
+  parseReturnLoss,
+  parseSwr,
+  readingOf,
   runExpectations,
   type Result,
   type RunExpectation,
@@ -18,7 +19,7 @@ import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
 import { FigureText } from '../../ui/FigureText.js';
 import { QuantityField } from '../../ui/QuantityField.js';
-import { parseSwr } from '../../ui/SwrField.js';
+import { Withdraw } from './Withdraw.js';
 
 const tone = { pass: 'text-lake', fail: 'text-stop' };
 
@@ -27,7 +28,7 @@ const kinds: Record<
   RunReadingId,
   { format: (value: number) => string; parse: (text: string) => Result<number> }
 > = {
-  'return loss': { format: formatDecibels, parse: parseDecibels },
+  'return loss': { format: formatDecibels, parse: parseReturnLoss },
   loss: { format: formatDecibels, parse: parseDecibels },
   'pin to shell': { format: formatResistance, parse: parseResistance },
   swr: { format: (swr) => swr.toFixed(2), parse: parseSwr },
@@ -38,10 +39,10 @@ const kinds: Record<
 
 /** What the run as a whole should show, and what it showed: typed, where no file is at hand. */
 export function WholeRun(): ReactNode {
-  const { editor, sheet } = useOpenRun();
+  const { editor, sheet, facts } = useOpenRun();
   const catalog = useCatalog();
   const { design } = editor;
-  const all = useMemo(() => runExpectations(design, catalog, sheet), [design, catalog, sheet]);
+  const all = useMemo(() => runExpectations(design, catalog, sheet, facts), [design, catalog, sheet, facts]);
   return (
     <section className="mt-5" aria-labelledby="whole">
       <h2 id="whole" className="text-lg font-bold">
@@ -63,7 +64,7 @@ export function WholeRun(): ReactNode {
 function Row({ expectation }: { expectation: RunExpectation }): ReactNode {
   const { id, name, how, expected, limit } = expectation;
   const read = useReading(id);
-  const judged = read === undefined ? undefined : judgeRunReading(expectation, read);
+  const judged = read && judgeRunReading(expectation, read.value ?? Infinity);
   return (
     <li className="grid items-start gap-x-6 gap-y-1 py-2 sm:grid-cols-2 lg:grid-cols-[minmax(0,1.2fr)_9rem_minmax(0,1fr)_11rem]">
       <div>
@@ -90,11 +91,10 @@ function Row({ expectation }: { expectation: RunExpectation }): ReactNode {
   );
 }
 
-/** The newest reading of its kind; an over-range one is infinite. */
-function useReading(what: RunReadingId): number | undefined {
+/** The newest reading of its kind. */
+function useReading(what: RunReadingId): ReturnType<typeof readingOf> {
   const { facts } = useOpenRun();
-  const last = newest(factsOf(facts, 'run reading').filter((one) => one.what === what));
-  return last && (last.value ?? Infinity);
+  return readingOf(facts, what);
 }
 
 function Reading({
@@ -109,15 +109,19 @@ function Reading({
   const { writer } = useOpenRun();
   const read = useReading(what);
   return (
-    <QuantityField
-      label={label}
-      hideLabel={hideLabel}
-      value={read}
-      placeholder="read"
-      {...kinds[what]}
-      onChange={(value) =>
-        writer.add({ kind: 'run reading', what, value: Number.isFinite(value) ? value : null })
-      }
-    />
+    <div>
+      <QuantityField
+        key={read?.id ?? 'none'}
+        label={label}
+        hideLabel={hideLabel}
+        value={read && (read.value ?? Infinity)}
+        placeholder="read"
+        {...kinds[what]}
+        onChange={(value) =>
+          writer.add({ kind: 'run reading', what, value: Number.isFinite(value) ? value : null })
+        }
+      />
+      {read && <Withdraw key={read.id} fact={read} name={what} />}
+    </div>
   );
 }
