@@ -6,7 +6,8 @@ export const SPEED_OF_LIGHT = 299_792_458;
 const DB_PER_NEPER = 20 / Math.LN10;
 
 /** The loss of a line: its law, and where that begins to hold. */
-type Law = Pick<Cable, 'k1' | 'k2' | 'lawFromMhz'>;
+type Law = Pick<Cable, 'k1' | 'k2' | 'lawFromMhz'> &
+  Partial<Pick<Cable, 'innerOhmPerKm' | 'outerOhmPerKm' | 'impedanceOhm'>> & { floorDbPer100M?: number };
 
 /** The law holds for copper from here on, MHz. */
 const COPPER_FROM_MHZ = 1;
@@ -19,6 +20,19 @@ const STEEL_EXPONENT = 0.27;
 /** Copper resists more when it is warm: its loss rises by this share per kelvin (half of 0.39 %, since the skin effect takes the root). */
 const LOSS_PER_K = 0.002;
 const SHEETS_C = 20;
+
+/**
+ * No line loses less than its copper for direct current, dB per 100 m: R/(2·Z0) in neper. At low frequencies the skin is thicker than the wire.
+ * Source: standard texts (Pozar).
+ */
+export function lossFloor({
+  floorDbPer100M,
+  innerOhmPerKm = 0,
+  outerOhmPerKm = 0,
+  impedanceOhm = 50,
+}: Law): number {
+  return floorDbPer100M ?? ((innerOhmPerKm + outerOhmPerKm) / 10 / (2 * impedanceOhm)) * DB_PER_NEPER;
+}
 
 /** The law of a line at another temperature than that of the sheets, 20 °C. */
 export function atCelsius<T extends Law>(law: T, celsius: number): T {
@@ -44,13 +58,14 @@ export function catalogAt(catalog: Catalog, celsius: number): Catalog {
  * Matched attenuation of a cable in dB per 100 m: `k1 √f + k2 f`, f in MHz; flatter below the law of a copper-clad steel centre.
  * Source: attenuation law of MIL-DTL-17 sheets and handbook tables.
  */
-export function attenuationDbPer100M(
-  { k1, k2, lawFromMhz = COPPER_FROM_MHZ }: Law,
-  frequencyHz: number,
-): number {
+export function attenuationDbPer100M(law: Law, frequencyHz: number): number {
+  const { k1, k2, lawFromMhz = COPPER_FROM_MHZ } = law;
   const mhz = frequencyHz / 1e6;
-  if (mhz >= lawFromMhz || lawFromMhz <= COPPER_FROM_MHZ) return k1 * Math.sqrt(mhz) + k2 * mhz;
-  return (k1 * Math.sqrt(lawFromMhz) + k2 * lawFromMhz) * (mhz / lawFromMhz) ** STEEL_EXPONENT;
+  const byLaw =
+    mhz >= lawFromMhz || lawFromMhz <= COPPER_FROM_MHZ
+      ? k1 * Math.sqrt(mhz) + k2 * mhz
+      : (k1 * Math.sqrt(lawFromMhz) + k2 * lawFromMhz) * (mhz / lawFromMhz) ** STEEL_EXPONENT;
+  return Math.max(byLaw, lossFloor(law));
 }
 
 /** From where on the loss follows its law, Hz; 0 where it does everywhere. */

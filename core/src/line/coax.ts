@@ -1,3 +1,4 @@
+import type { Cable } from '../catalog/index.js';
 import { SPEED_OF_LIGHT } from './attenuation.js';
 
 /** A coaxial line by its dimensions. Diameters in mm; permittivity relative to vacuum. */
@@ -46,6 +47,14 @@ export const permittivityOf = (velocityFactor: number): number => 1 / velocityFa
  */
 export const te11CutoffHz = ({ centreMm, outerMm, permittivity }: CoaxDimensions): number =>
   (2 * SPEED_OF_LIGHT) / (Math.PI * ((centreMm + outerMm) / 1000) * Math.sqrt(permittivity));
+
+/** Frequency from which a cable carries a second mode, Hz; its figures hold below it only. */
+export const cableCutoffHz = ({
+  centreMm,
+  dielectricMm,
+  velocityFactor,
+}: Pick<Cable, 'centreMm' | 'dielectricMm' | 'velocityFactor'>): number =>
+  te11CutoffHz({ centreMm, outerMm: dielectricMm, permittivity: permittivityOf(velocityFactor) });
 
 /** Depth at which a current has fallen to 1/e, m: √(1/(π f μ σ)). */
 export const skinDepthM = (frequencyHz: number, siemensPerM = COPPER_SIEMENS_PER_M): number =>

@@ -1,5 +1,5 @@
 import type { Cable } from '../catalog/index.js';
-import { attenuationNeper, phaseConstant, SPEED_OF_LIGHT } from './attenuation.js';
+import { attenuationNeper, lossFloor, phaseConstant, SPEED_OF_LIGHT } from './attenuation.js';
 
 /** A uniform line: cable, or half of a connector. Length in m, k1 and k2 in dB per 100 m (f in MHz). */
 export interface LineElement {
@@ -11,6 +11,8 @@ export interface LineElement {
   k2: number;
   /** Where the law of its loss begins to hold, MHz. */
   lawFromMhz?: number;
+  /** It never loses less, dB per 100 m: what its copper has for direct current. */
+  floorDbPer100M?: number;
   /** With the complex impedance which its losses give it; as a rule the nominal, real one is taken. */
   complexZ0?: boolean;
 }
@@ -70,7 +72,7 @@ export function writeAbcd(element: Element, frequencyHz: number, out: Abcd): voi
   switch (element.kind) {
     case 'line': {
       if (element.complexZ0) return writeComplexLine(element, frequencyHz, out);
-      const lossless = element.k1 === 0 && element.k2 === 0;
+      const lossless = element.k1 === 0 && element.k2 === 0 && !element.floorDbPer100M;
       const alphaL = lossless ? 0 : attenuationNeper(element, frequencyHz) * element.lengthM;
       const betaL = phaseConstant(element.velocityFactor, frequencyHz) * element.lengthM;
       const grow = lossless ? 1 : Math.exp(alphaL);
@@ -264,7 +266,8 @@ export function multiplyAbcd(left: Abcd, right: Abcd, product: Abcd): void {
 }
 
 /** A cable as a line of a length, m, with its nominal impedance. */
-export const cableLine = (
-  { impedanceOhm: z0Ohm, velocityFactor, k1, k2, lawFromMhz = 1 }: Cable,
-  lengthM: number,
-): LineElement => ({ kind: 'line', z0Ohm, velocityFactor, lengthM, k1, k2, lawFromMhz });
+export const cableLine = (cable: Cable, lengthM: number): LineElement => {
+  const { impedanceOhm: z0Ohm, velocityFactor, k1, k2, lawFromMhz = 1 } = cable;
+  const floorDbPer100M = lossFloor(cable);
+  return { kind: 'line', z0Ohm, velocityFactor, lengthM, k1, k2, lawFromMhz, floorDbPer100M };
+};

@@ -22,6 +22,7 @@ export {
   outerForImpedance,
   permittivityOf,
   skinDepthM,
+  cableCutoffHz,
   te11CutoffHz,
   type CoaxDimensions,
 } from './coax.js';
@@ -32,7 +33,7 @@ export { aloneDb, jointElements } from './joint.js';
 export { adapterElements, arresterElements, turnedRound } from './rigid.js';
 export { externalNoise, noisePenaltyDb, noisePlaces, skyK } from './noise.js';
 export type { Listening, NoisePlace, ReceiveChain } from './noise.js';
-export { averagePowerW, connectorAverageW, standingWaveHeat } from './powerRating.js';
+export { AVERAGE_POWER_SPREAD, averagePowerW, connectorAverageW, standingWaveHeat } from './powerRating.js';
 export {
   peakVoltageFromForward,
   peakVoltageFromNet,

@@ -86,7 +86,7 @@ function writeLine(line: LineElement, hz: Float64Array, stepHz: number, plane: F
   const [turnCos, turnSin] = [Math.cos(angle), Math.sin(angle)];
   const first = phaseConstant(velocityFactor, hz[0]) * lengthM;
   let [cos, sin] = [Math.cos(first), Math.sin(first)];
-  const isLossless = line.k1 === 0 && line.k2 === 0;
+  const isLossless = line.k1 === 0 && line.k2 === 0 && !line.floorDbPer100M;
   for (let k = 0; k < hz.length; k++) {
     const grow = isLossless ? 1 : Math.exp(attenuationNeper(line, hz[k]) * lengthM);
     putLine(plane, k, CHUNK, grow, cos, sin, z0Ohm);

@@ -22,7 +22,14 @@ import {
 /** Without losses the textbook’s figures come out to the last digit. */
 const lossless = (id: string, ohm?: number): Cable => {
   const cable = entry(catalog.cables, id);
-  return { ...cable, k1: 0, k2: 0, impedanceOhm: ohm ?? cable.impedanceOhm };
+  return {
+    ...cable,
+    k1: 0,
+    k2: 0,
+    innerOhmPerKm: 0,
+    outerOhmPerKm: 0,
+    impedanceOhm: ohm ?? cable.impedanceOhm,
+  };
 };
 const [rg213, rg59, rg11] = ['rg213', 'rg59', 'rg11'].map((id) => lossless(id));
 const F = 14.2e6;

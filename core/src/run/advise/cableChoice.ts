@@ -1,7 +1,13 @@
 import { entry, lossToleranceOf, type Cable, type Catalog } from '../../catalog/index.js';
 import { looksOf } from '../wave/looks.js';
-import { averagePowerW, catalogAt, matchedLossDb } from '../../line/index.js';
-import { figure, formatDecibels, formatPower, type Figure } from '../../quantity/index.js';
+import {
+  AVERAGE_POWER_SPREAD,
+  averagePowerW,
+  cableCutoffHz,
+  catalogAt,
+  matchedLossDb,
+} from '../../line/index.js';
+import { figure, formatDecibels, formatFrequency, formatPower, type Figure } from '../../quantity/index.js';
 import { inCable } from '../edit/betterCables.js';
 import { hottestC } from '../design/hottest.js';
 import type { Assembly, Design, Leg } from '../design/design.js';
@@ -13,7 +19,7 @@ export type CableMark = 'cheapest adequate' | 'lowest loss' | 'best value';
 
 /** Why a cable does not do, by kind: what no budget mends is hard. */
 export interface Objection {
-  kind: 'parts' | 'impedance' | 'budget' | 'power' | 'jacket' | 'bend' | 'flexing';
+  kind: 'parts' | 'impedance' | 'second mode' | 'budget' | 'power' | 'jacket' | 'bend' | 'flexing';
   text: string;
 }
 
@@ -103,6 +109,14 @@ function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, cata
   const against: Objection[] = [
     ...(changed ? [] : [objection('parts', 'no connector parts of these series fit it')]),
     ...impedanceAgainst(cable, sheet.referenceOhm, receive),
+    ...(sheet.topHz >= cableCutoffHz(cable)
+      ? [
+          objection(
+            'second mode',
+            `carries a second mode from ${formatFrequency(cableCutoffHz(cable))}: too thick for ${formatFrequency(sheet.topHz)}`,
+          ),
+        ]
+      : []),
     ...(judgedDb > budgetDb
       ? [
           objection(
@@ -111,11 +125,11 @@ function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, cata
           ),
         ]
       : []),
-    ...(!receive && averageW > limitW
+    ...(!receive && averageW > limitW * (1 - AVERAGE_POWER_SPREAD)
       ? [
           objection(
             'power',
-            `handles ${formatPower(limitW)} on average, the run asks ${formatPower(averageW)}`,
+            `handles about ${formatPower(limitW)} on average, within ${Math.round(AVERAGE_POWER_SPREAD * 100)} %; the run asks ${formatPower(averageW)}`,
           ),
         ]
       : []),
@@ -140,7 +154,7 @@ function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, cata
       : figure(
           limitW / Math.max(averageW, 1e-9),
           'times',
-          'heat balance of the jacket at ambient, within 30 %',
+          `heat balance of centre, dielectric and jacket at ambient, within ${Math.round(AVERAGE_POWER_SPREAD * 100)} %`,
         ),
     mass: figure((cable.massKgPerKm * piece.lengthM) / 1000, 'kg', cable.source),
     bendMm: cable.bendOnceMm,

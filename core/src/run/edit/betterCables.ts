@@ -1,6 +1,6 @@
 import { entry, type Cable, type Catalog, type Style } from '../../catalog/index.js';
 import { partsFor } from '../../fit/index.js';
-import { attenuationDbPer100M, matchedLossDb } from '../../line/index.js';
+import { attenuationDbPer100M, cableCutoffHz, matchedLossDb } from '../../line/index.js';
 import { formatDecibels } from '../../quantity/index.js';
 import type { Assembly } from '../design/design.js';
 import type { Remedy } from '../design/remedy.js';
@@ -49,7 +49,13 @@ export function betterCables(
 ): Remedy[] {
   const now = entry(catalog.cables, piece.cable);
   return [...catalog.cables.values()]
-    .filter((cable) => cable.id !== now.id && cable.impedanceOhm === now.impedanceOhm && satisfies(cable))
+    .filter(
+      (cable) =>
+        cable.id !== now.id &&
+        cable.impedanceOhm === now.impedanceOhm &&
+        topHz < cableCutoffHz(cable) &&
+        satisfies(cable),
+    )
     .sort(
       (x, y) => x.jacketMm - y.jacketMm || attenuationDbPer100M(x, topHz) - attenuationDbPer100M(y, topHz),
     )

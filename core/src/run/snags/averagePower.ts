@@ -1,5 +1,5 @@
 import { entry, faceName, seriesOf } from '../../catalog/index.js';
-import { averagePowerW, connectorAverageW } from '../../line/index.js';
+import { AVERAGE_POWER_SPREAD, averagePowerW, connectorAverageW } from '../../line/index.js';
 import { formatFrequency, formatPower } from '../../quantity/index.js';
 import { hottestC } from '../design/hottest.js';
 import { betterCables } from '../edit/betterCables.js';
@@ -20,6 +20,9 @@ function leastOf(looks: readonly Look[], limitOf: (look: Look) => number): { lim
 const reason = (averageW: number, { limitW, look }: ReturnType<typeof leastOf>, ambientC: number): string =>
   `${formatPower(averageW)} on average against ${formatPower(limitW)} at ${formatFrequency(look.hz)}, ${ambientC} °C and SWR ${look.swr.toFixed(1)}.`;
 
+/** What a cable bears for sure. */
+const surelyW = (limitW: number): number => limitW * (1 - AVERAGE_POWER_SPREAD);
+
 function cables({ design, catalog, layout, route, topHz, looks }: SnagContext): Finding[] {
   const { powerW, duty } = design.service;
   const averageW = powerW * duty;
@@ -28,21 +31,22 @@ function cables({ design, catalog, layout, route, topHz, looks }: SnagContext): 
     const ambientC = hottestC(design, route.spans, fromM, toM);
     const cable = entry(catalog.cables, piece.cable);
     const least = leastOf(looks, ({ hz, swr }) => averagePowerW(cable, hz, ambientC, swr));
-    if (averageW <= least.limitW) return [];
+    if (averageW <= surelyW(least.limitW)) return [];
+    const over = averageW > least.limitW * (1 + AVERAGE_POWER_SPREAD);
     const holds = (other: typeof cable): boolean =>
-      leastOf(looks, ({ hz, swr }) => averagePowerW(other, hz, ambientC, swr)).limitW >= averageW;
+      surelyW(leastOf(looks, ({ hz, swr }) => averagePowerW(other, hz, ambientC, swr)).limitW) >= averageW;
     return [
       {
         rule: 'average-power',
         of: piece.id,
-        level: 'stop',
+        level: over ? 'stop' : 'caution',
         stage: 'plan',
         at: piece.id,
         distanceM: fromM,
-        what: `${cable.name} runs hot`,
+        what: over ? `${cable.name} runs hot` : `${cable.name} may run hot`,
         why: reason(averageW, least, ambientC),
         remedies: betterCables(piece, catalog, topHz, holds),
-        source: 'heat balance of the jacket with the standing wave, within 30 %',
+        source: `heat balance of centre, dielectric and jacket with the standing wave, within ${Math.round(AVERAGE_POWER_SPREAD * 100)} %`,
       },
     ];
   });

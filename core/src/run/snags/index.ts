@@ -22,6 +22,7 @@ import { reach } from './reach.js';
 import { readingFailed } from './readingFailed.js';
 import { saltAir } from './saltAir.js';
 import { seriesFrequency } from './seriesFrequency.js';
+import { secondMode } from './secondMode.js';
 import { seventyFive } from './seventyFive.js';
 import { sealOverDrain } from './sealOverDrain.js';
 import { sealOverTube } from './sealOverTube.js';
@@ -43,6 +44,7 @@ const stoppingRules: SnagRule[] = [
   reach,
   peakVoltage,
   averagePower,
+  secondMode,
   seventyFive,
   arresterFit,
   tubeDamaged,
