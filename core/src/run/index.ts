@@ -103,7 +103,14 @@ export {
   type LabelForm,
   type LabelSize,
 } from './sheet/labels.js';
-export { proposalKinds, proposeRuns, type Proposal, type ProposalKind } from './advise/propose.js';
+export { isSmallPort } from './advise/leads.js';
+export {
+  insteadOfCable,
+  proposalKinds,
+  proposeRuns,
+  type Proposal,
+  type ProposalKind,
+} from './advise/propose.js';
 export { proposeRun, type RunWish } from './advise/propose.js';
 export { checkReferences } from './design/references.js';
 export type { JointSheet, PieceSheet, SheetBody } from './sheet/sheet.js';

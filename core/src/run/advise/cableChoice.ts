@@ -15,7 +15,7 @@ import type { Sheet } from '../evaluate.js';
 import { receptionOf } from '../wave/reception.js';
 import { jacketComplaint } from '../snags/jacket.js';
 
-export type CableMark = 'cheapest adequate' | 'lowest loss' | 'best value';
+export type CableMark = 'cheapest adequate' | 'thinnest adequate' | 'lowest loss' | 'best value';
 
 /** Why a cable does not do, by kind: what no budget mends is hard. */
 export interface Objection {
@@ -71,7 +71,7 @@ export function cableChoice(design: Design, piece: Assembly, sheet: Sheet, cool:
     adequate.toSorted((x, y) => by(x) - by(y)).at(0);
   mark(
     least((row) => price(row) + row.loss.value * 1e-6),
-    'cheapest adequate',
+    priced ? 'cheapest adequate' : 'thinnest adequate',
   );
   mark(
     least((row) => row.loss.value),

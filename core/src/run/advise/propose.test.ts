@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { defaultPractice } from '../../practice/index.js';
 import { catalog, entry, faceOf } from '../../catalog/index.js';
 import { anOutdoorRun, sheetOf } from '../aRun.fixture.js';
-import { assembliesOf, checkReferences, proposeRun, proposeRuns } from '../index.js';
+import { assembliesOf, checkReferences, insteadOfCable, proposeRun, proposeRuns } from '../index.js';
 
 const wish = anOutdoorRun();
 
@@ -128,9 +128,9 @@ describe('a run from two ports', () => {
     ],
   };
 
-  it('three stand side by side: lowest cost, best value, lowest loss, each with what it gives up', () => {
+  it('three stand side by side: thinnest (no prices are known), best value, lowest loss, each with what it gives up', () => {
     const all = proposeRuns(repeater, catalog, defaultPractice);
-    expect(all.flatMap(({ kinds }) => kinds)).toEqual(['lowest cost', 'best value', 'lowest loss']);
+    expect(all.flatMap(({ kinds }) => kinds)).toEqual(['thinnest', 'best value', 'lowest loss']);
     const [cheap, quiet] = [all[0], all[all.length - 1]];
     expect(quiet.lineDb).toBeLessThanOrEqual(cheap.lineDb);
     if (all.length > 1) expect(cheap.givesUp).toMatch(/dB more loss/);
@@ -211,5 +211,100 @@ describe('a run from two ports', () => {
           if (piece.kind === 'adapter')
             expect(entry(catalog.adapters, piece.adapter).form).not.toBe('right angle');
       }
+  });
+
+  const proposed = (over: Partial<typeof wish>) =>
+    proposeRuns({ ...wish, ...over }, catalog, defaultPractice);
+  const at = (hz: number, powerW = 25) => ({
+    ...wish.service,
+    bands: [{ name: 'b', lowHz: hz, highHz: hz }],
+    powerW,
+    lossBudgetDb: 3,
+  });
+  const radio = (face: string, handheld = false) => ({ name: 'Set', face, handheld });
+  const antenna = (face: string) => ({ name: 'Aerial', face, swr: 1.5, dcShort: true });
+  const inside = (lengthM: number) => [leg({ id: 'in', zone: 'dry', kind: 'indoor tray', lengthM })];
+
+  it('cost is said only where every price is known', () => {
+    const priced = {
+      ...catalog,
+      cables: new Map([...catalog.cables].map(([id, one]) => [id, { ...one, costPerM: 100 / one.jacketMm }])),
+    };
+    const [dear] = proposeRuns({ ...wish, service: at(145e6) }, priced, defaultPractice);
+    expect(dear.kinds).toContain('lowest cost');
+    // Where thin cable is the dearest, the thick one is the cheapest.
+    const [thin] = proposed({ service: at(145e6) });
+    expect(cablesOf(dear.design)[0].jacketMm).toBeGreaterThan(cablesOf(thin.design)[0].jacketMm);
+  });
+
+  it('where no cable keeps the budget, it says so and offers the least lossy alone, with what else helps', () => {
+    const all = proposed({ service: at(2.45e9, 1), legs: [...inside(3), leg({ id: 'out', lengthM: 60 })] });
+    expect(all).toMatchObject([{ kinds: ['lowest loss'], keepsBudget: false }]);
+    expect(all[0].lineDb).toBeLessThan(6);
+    const instead = insteadOfCable(all[0]).join('. ');
+    expect(instead).toMatch(/amplifier at the antenna/i);
+    // As much way as the budget is of the loss: 63 m · 3 dB over what it loses.
+    expect(instead).toContain(`${((63 * 3) / all[0].lineDb).toFixed(1)}`);
+  });
+
+  // Handbook of the trade, 2: 15 mm foam or 1/2 in corrugated with a flexible jumper at both ends, nothing with foil under its braid in duplex.
+  it('a repeater is offered half inch, with quiet jumpers', () => {
+    const ids = proposeRuns(repeater, catalog, defaultPractice).map(({ design }) =>
+      assembliesOf(design).map(({ cable }) => cable),
+    );
+    expect(ids.some((own) => own.includes('h12'))).toBe(true);
+    expect(ids.flat().some((id) => entry(catalog.cables, id).shieldKind === 'foil and braid')).toBe(false);
+  });
+
+  // Handbook of the trade, 11: a handheld's port takes 5 mm or less, the thick cable after it; a saver where it is coupled weekly.
+  it.each([
+    ['sma-jack', true],
+    ['rp-sma-jack', false],
+    ['mmcx-jack', false],
+  ])('a small port (%s) bears thin cable only, whatever comes after it', (face, handheld) => {
+    for (const { design } of proposed({
+      service: at(869e6, 0.5),
+      radio: radio(face, handheld),
+      antenna: antenna('n-jack'),
+    })) {
+      const [first, second] = design.pieces;
+      const onPort = handheld ? second : first;
+      if (handheld)
+        expect(first).toMatchObject({ kind: 'adapter', adapter: expect.stringContaining('saver') as string });
+      if (onPort.kind !== 'assembly') throw new Error(`${onPort.kind} on the port`);
+      expect(entry(catalog.cables, onPort.cable).jacketMm).toBeLessThanOrEqual(handheld ? 5.5 : 6.5);
+    }
+  });
+
+  // Handbook of the trade, 11: receive-only with F is 75 ohm end to end, the mismatch is 0.2 dB.
+  it('receive-only with F at one end takes 75 ohm cable and F plugs', () => {
+    const all = proposed({ service: at(137e6, 0), radio: radio('f-jack'), antenna: antenna('n-jack') });
+    expect(all.length).toBeGreaterThan(0);
+    for (const { design } of all)
+      expect(cablesOf(design).every(({ impedanceOhm }) => impedanceOhm === 75)).toBe(true);
+  });
+
+  it.each(['fme-jack', 'rca-jack', 'pair-jack'])(
+    'an antenna with %s gets its own connector outdoors',
+    (face) => {
+      const all = proposed({ service: at(14e6, face === 'rca-jack' ? 0 : 100), antenna: antenna(face) });
+      expect(all.length).toBeGreaterThan(0);
+      for (const { design } of all) expect(design.pieces[design.pieces.length - 1].kind).toBe('assembly');
+    },
+  );
+
+  it('4.3 m inside is one jumper', () => {
+    for (const { design } of proposed({ service: at(145e6), legs: inside(4.3) }))
+      expect(assembliesOf(design)).toHaveLength(1);
+  });
+
+  it('nothing is offered that its place spoils: thin outdoors, untinned in salt', () => {
+    for (const { design } of proposed({ service: at(145e6, 100) }))
+      expect(Math.min(...cablesOf(design).map(({ jacketMm }) => jacketMm))).toBeGreaterThanOrEqual(4.5);
+    for (const { design } of proposed({
+      service: at(156e6),
+      legs: [leg({ id: 'sea', zone: 'salt', lengthM: 14 })],
+    }))
+      expect(cablesOf(design).every(({ salt }) => salt === 'tinned throughout')).toBe(true);
   });
 });

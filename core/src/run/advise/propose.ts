@@ -1,31 +1,34 @@
 import {
-  entry,
   faceOf,
   isOfSeries,
   isReverse,
   type Cable,
   type Catalog,
   type Part,
+  type Style,
 } from '../../catalog/index.js';
 import { partsFor, type TurnedAdapter } from '../../fit/index.js';
 import { attenuationDbPer100M } from '../../line/index.js';
-import { formatDecibels } from '../../quantity/index.js';
+import { formatDecibels, formatLength } from '../../quantity/index.js';
 import { isExposed } from '../../route/index.js';
 import { applyChange, freshId } from '../design/change.js';
 import { DESIGN_SCHEMA, type AnyPiece, type Assembly, type Design } from '../design/design.js';
 import { isReceiveOnly, topHzOf } from '../design/lookups.js';
 import { noFacts } from '../facts/facts.js';
-import { byHandOnly, partFor } from '../edit/betterCables.js';
+import { byHandOnly } from '../edit/betterCables.js';
 import { evaluate } from '../evaluate.js';
 import { seenOf } from '../seen.js';
 import { snagsOf } from '../snags/index.js';
+import { ALWAYS_ON } from '../snags/duplexNoise.js';
+import { bestValue } from './bestValue.js';
+import { isSmallPort, isStiff, LEAST_STIFF_M, withJumpers, withLead } from './leads.js';
 import type { Practice } from '../../practice/index.js';
 import { referenceOhmOf } from '../design/reference.js';
 import { adapterPiece, chainToCable, needsOf, partsToMeet } from '../edit/waysToJoin.js';
 
 export type RunWish = Pick<Design, 'name' | 'service' | 'radio' | 'antenna' | 'legs'>;
 
-export const proposalKinds = ['lowest cost', 'best value', 'lowest loss'] as const;
+export const proposalKinds = ['lowest cost', 'thinnest', 'best value', 'lowest loss'] as const;
 export type ProposalKind = (typeof proposalKinds)[number];
 
 /** One of the runs which are proposed side by side. */
@@ -37,6 +40,8 @@ export interface Proposal {
   lineDb: number;
   /** What it gives up against the others, in words; empty when nothing. */
   givesUp: string;
+  /** Does it lose no more than the service allows? Where no cable does, there is one proposal: the least lossy. */
+  keepsBudget: boolean;
 }
 
 /** A run tried with one cable, and what speaks against it. */
@@ -45,6 +50,7 @@ interface Tried {
   cable: Cable;
   weight: number;
   lineDb: number;
+  keepsBudget: boolean;
 }
 
 /**
@@ -56,7 +62,8 @@ export const proposeRun = (wish: RunWish, catalog: Catalog, practice: Practice):
   proposeRuns(wish, catalog, practice).at(0)?.design ?? { schema: DESIGN_SCHEMA, ...wish, pieces: [] };
 
 /**
- * Up to three complete runs side by side: lowest cost (the thinnest cable that has nothing against it), best value and lowest loss.
+ * Up to three complete runs side by side: lowest cost where the prices of all are known, else the thinnest, best value and lowest loss. Where no
+ * cable keeps the budget the least lossy alone, which says so.
  *
  * Every cable of the run’s impedance (receive only: 75 ohm too) is tried with ends which meet the ports (by an adapter where no part does), in
  * the family of connectors of the ports, with an arrester where the run comes in from outdoors and flexible jumpers at both ends of stiff line.
@@ -64,17 +71,22 @@ export const proposeRun = (wish: RunWish, catalog: Catalog, practice: Practice):
 export function proposeRuns(wish: RunWish, catalog: Catalog, practice: Practice): Proposal[] {
   const tried = allTried(wish, catalog, practice);
   if (tried.length === 0) return [];
-  const least = Math.min(...tried.map(({ weight }) => weight));
+  const fewest = Math.min(...tried.map(stopsOf));
+  const possible = tried.filter((one) => stopsOf(one) === fewest);
+  const keeping = possible.filter(({ keepsBudget }) => keepsBudget);
+  if (keeping.length === 0) return [leastLossy(possible)];
+  const least = Math.min(...keeping.map(({ weight }) => weight));
   // What has as little against it as can be; stiff line costs its jumpers, not its worth.
-  const sound = tried.filter(({ weight }) => weight < least + CAUTION);
+  const sound = keeping.filter(({ weight }) => weight < least + CAUTION);
   const by = (of: (one: Tried) => number): Tried =>
     sound.reduce((best, one) => (of(one) < of(best) - 1e-9 ? one : best));
-  const cheap = by(({ cable, weight }) => weight * 1e-3 + cable.jacketMm);
+  const priced = sound.every(({ cable }) => cable.costPerM !== undefined);
+  const price = ({ cable }: Tried): number => (priced ? (cable.costPerM ?? Infinity) : cable.jacketMm);
+  const cheap = by((one) => one.weight * 1e-3 + price(one));
   const quiet = by(({ lineDb }) => lineDb);
-  const half = quiet.lineDb + (cheap.lineDb - quiet.lineDb) / 2;
-  const value = by(({ cable, lineDb }) => (lineDb <= half + 1e-9 ? cable.jacketMm : Infinity));
+  const value = bestValue(sound, price, ({ lineDb }) => lineDb) ?? cheap;
   const chosen: [ProposalKind, Tried][] = [
-    ['lowest cost', cheap],
+    [priced ? 'lowest cost' : 'thinnest', cheap],
     ['best value', value],
     ['lowest loss', quiet],
   ];
@@ -83,8 +95,37 @@ export function proposeRuns(wish: RunWish, catalog: Catalog, practice: Practice)
     design: one.design,
     lineDb: one.lineDb,
     givesUp: givesUp(one, cheap, quiet),
+    keepsBudget: one.keepsBudget,
   }));
 }
+
+const stopsOf = ({ weight }: Tried): number => Math.floor(weight / STOP);
+
+/** What loses least of all that can be built. */
+function leastLossy(possible: readonly Tried[]): Proposal {
+  const { design, lineDb } = possible.reduce((best, one) => (one.lineDb < best.lineDb - 1e-9 ? one : best));
+  return { kinds: ['lowest loss'], design, lineDb, givesUp: '', keepsBudget: false };
+}
+
+/** What helps where no cable keeps the budget, each with its figure where there is one. */
+export function insteadOfCable({ design, lineDb }: Pick<Proposal, 'design' | 'lineDb'>): string[] {
+  const { lossBudgetDb, powerW } = design.service;
+  const metres = design.legs.reduce((sum, { lengthM, slackM }) => sum + lengthM + slackM, 0);
+  const reachM = (metres * lossBudgetDb) / lineDb;
+  return [
+    ...(powerW === 0
+      ? ['An amplifier at the antenna, fed over the cable: the loss behind it hardly counts']
+      : ['An amplifier at the antenna, or the radio itself up there with only power and data on the way']),
+    `A shorter way: about ${formatLength(reachM, { system: 'metric' })} keep ${formatDecibels(lossBudgetDb)}`,
+    'Another place for the radio, or a lower band',
+    `More loss allowed: ${formatDecibels(lineDb)} leave ${formatShare(10 ** (-lineDb / 10))}`,
+  ];
+}
+
+const formatShare = (share: number): string =>
+  share >= 0.01
+    ? `${Math.round(share * 100)} % of the power`
+    : `${(share * 100).toPrecision(2)} % of the power`;
 
 /** Thicker or lossier than the other extreme, said with figures. */
 function givesUp(one: Tried, cheap: Tried, quiet: Tried): string {
@@ -92,8 +133,8 @@ function givesUp(one: Tried, cheap: Tried, quiet: Tried): string {
   if (one.lineDb > quiet.lineDb + 0.05)
     more.push(`${formatDecibels(one.lineDb - quiet.lineDb)} more loss than the lowest`);
   if (one.cable.jacketMm > cheap.cable.jacketMm + 0.05)
-    more.push(`${one.cable.jacketMm} mm instead of ${cheap.cable.jacketMm} mm across`);
-  if (one.cable.jacketMm > STIFF_MM) more.push('stiff: jumpers at both ends');
+    more.push(`${one.cable.jacketMm} mm across instead of ${cheap.cable.jacketMm} mm`);
+  if (isStiff(one.cable)) more.push('stiff: jumpers at both ends');
   return more.join('; ');
 }
 
@@ -104,10 +145,29 @@ function allTried(wish: RunWish, catalog: Catalog, practice: Practice): Tried[] 
     evaluate({ ...bare, pieces: [] }, catalog, { facts: noFacts, practice, sweepPoints: 1 }).route.total
       .value,
   );
-  const topHz = topHzOf(wish);
+  const all = ohmsOf(wish).map((ohm) => triedWith(ohm, bare, lengthM, catalog, practice));
+  // The first impedance which gives a run without a stop; else whatever there is.
+  return all.find((some) => some.some(({ weight }) => weight < STOP)) ?? all.flat();
+}
+
+/** Impedances of cable to try, the first which does wins: receive-only with a 75 ohm port is 75 ohm end to end, a mismatch of 0.2 dB. */
+function ohmsOf(wish: RunWish): number[] {
   const ohm = referenceOhmOf(wish);
+  const has75 = [wish.radio.face, wish.antenna.face].some((face) => faceOf(face).impedanceOhm === 75);
+  if (!isReceiveOnly(wish) || ohm === 75) return [ohm];
+  return has75 ? [75, ohm] : [ohm];
+}
+
+function triedWith(
+  ohm: number,
+  bare: Design,
+  lengthM: number,
+  catalog: Catalog,
+  practice: Practice,
+): Tried[] {
+  const topHz = topHzOf(bare);
   return [...catalog.cables.values()]
-    .filter(({ impedanceOhm }) => impedanceOhm === ohm || (isReceiveOnly(wish) && impedanceOhm === 75))
+    .filter((cable) => cable.impedanceOhm === ohm && (lengthM >= LEAST_STIFF_M || !isStiff(cable)))
     .sort(
       (x, y) => x.jacketMm - y.jacketMm || attenuationDbPer100M(x, topHz) - attenuationDbPer100M(y, topHz),
     )
@@ -115,8 +175,7 @@ function allTried(wish: RunWish, catalog: Catalog, practice: Practice): Tried[] 
       const design = withCable(bare, cable, lengthM, catalog, practice);
       if (!design) return [];
       const finished = settle(design, catalog, practice);
-      const { weight, lineDb } = weighed(finished, catalog, practice);
-      return [{ design: finished, cable, weight, lineDb }];
+      return [{ design: finished, cable, ...weighed(finished, catalog, practice) }];
     });
 }
 
@@ -147,7 +206,8 @@ function withCable(
   near.chain.forEach(add);
   pieces.push(main);
   far.chain.toReversed().forEach(({ adapter, reversed }) => add({ adapter, reversed: !reversed }));
-  return { ...bare, pieces: withJumpers(pieces, catalog) };
+  const duplex = bare.service.duty >= ALWAYS_ON;
+  return { ...bare, pieces: withLead(withJumpers(pieces, catalog, duplex), bare, catalog) };
 }
 
 /** The part which meets a port on this cable, or one behind the best chain of adapters (port side first). */
@@ -161,7 +221,9 @@ function endFor(
 ): { part: string; chain: TurnedAdapter[] } | undefined {
   const meeting = partsToMeet(faceOf(portFace), cable.id, catalog, exposed);
   const ofOurSchool = ({ style, face }: Part): boolean => style === uhfShield && isOfSeries(face, 'uhf');
-  const asked = meeting.filter(({ style }) => !byHandOnly.has(style));
+  // Bare terminals are what a pigtail is for.
+  const own = faceOf(portFace).series === 'pair' ? withoutPigtail : byHandOnly;
+  const asked = meeting.filter(({ style }) => !own.has(style));
   const direct = asked.find(ofOurSchool) ?? asked.at(0);
   if (direct) return { part: direct.id, chain: [] };
   const parts = partsFor(cable, catalog.parts.values(), exposed).filter(
@@ -188,67 +250,40 @@ function settle(design: Design, catalog: Catalog, practice: Practice): Design {
   return settled;
 }
 
-/** Cable stiffer than this is not bent to a radio’s port, mm of jacket. Common practice, no source. */
-const STIFF_MM = 12;
-/** Jumpers at the radio and at the antenna, m. Common practice, no source. */
-const JUMPER_M = { radio: 1.5, antenna: 1 };
-/** What a jumper is made of, first what is there. */
-const jumperCables = ['c400f', 'rg214', 'rg213'];
-
-/** A flexible jumper on each side of a stiff run, joined to it jack to plug; the run as it was where parts for that are missing. */
-function withJumpers(pieces: AnyPiece[], catalog: Catalog): AnyPiece[] {
-  const main = pieces.findIndex((piece) => piece.kind === 'assembly');
-  const stiff = pieces[main];
-  if (stiff?.kind !== 'assembly') return pieces;
-  const cable = entry(catalog.cables, stiff.cable);
-  if (cable.jacketMm <= STIFF_MM || stiff.lengthM < 2 * (JUMPER_M.radio + JUMPER_M.antenna)) return pieces;
-  const flexible = jumperCables
-    .map((id) => catalog.cables.get(id))
-    .find((one) => one?.impedanceOhm === cable.impedanceOhm);
-  const jack = partFor('n-jack', cable, catalog);
-  if (!flexible || !jack) return pieces;
-  const plug = partFor('n-plug', flexible, catalog);
-  const outer = (end: 'a' | 'b'): string | undefined =>
-    partFor(entry(catalog.parts, stiff[end].part).face, flexible, catalog);
-  const [near, far] = [outer('a'), outer('b')];
-  if (!plug || !near || !far) return pieces;
-  const jumper = (id: string, label: string, lengthM: number, a: string, b: string): Assembly => ({
-    kind: 'assembly',
-    id: freshId(pieces, id),
-    label,
-    cable: flexible.id,
-    lengthM,
-    a: { part: a },
-    b: { part: b },
-  });
-  return pieces.toSpliced(
-    main,
-    1,
-    jumper('jumper', 'Radio jumper', JUMPER_M.radio, near, plug),
-    {
-      ...stiff,
-      lengthM: stiff.lengthM - JUMPER_M.radio - JUMPER_M.antenna,
-      a: { part: jack },
-      b: { part: jack },
-    },
-    jumper('tail', 'Antenna jumper', JUMPER_M.antenna, plug, far),
-  );
-}
-
 const CAUTION = 10;
+const STOP = 100;
+/** Two of them are as bad as a caution. */
+const ADAPTER = 5;
+/** Notes which a proposal takes for cautions. */
+const STRICTER: ReadonlySet<string> = new Set(['salt-cable', 'duplex-noise']);
+/** All styles nobody gets unasked, but the pigtail. */
+const withoutPigtail: ReadonlySet<Style> = new Set([...byHandOnly].filter((style) => style !== 'pigtail'));
 
 /** Stops count most, then cautions which the plan itself can avoid, then joints; and what the line loses. */
-function weighed(design: Design, catalog: Catalog, practice: Practice): { weight: number; lineDb: number } {
+/** An adapter is one more joint; at an antenna in the open it takes the place of the antenna’s own connector, at a small port
+ * it is a lever. A saver is wanted. */
+function adapterWeight({ pieces, legs, radio }: Design, { adapters }: Catalog): number {
+  const outside = isExposed(legs.at(-1)?.zone ?? 'dry');
+  return pieces.reduce((sum, piece, k) => {
+    if (piece.kind !== 'adapter' || adapters.get(piece.adapter)?.form === 'saver') return sum;
+    const isLever = k === 0 && isSmallPort(radio.face);
+    return sum + (isLever || (outside && k === pieces.length - 1) ? CAUTION : ADAPTER);
+  }, 0);
+}
+
+function weighed(
+  design: Design,
+  catalog: Catalog,
+  practice: Practice,
+): Pick<Tried, 'weight' | 'lineDb' | 'keepsBudget'> {
   const { context } = seenOf(design, catalog, { facts: noFacts, practice });
   const avoidable = snagsOf(context).filter(({ stage }) => stage !== 'seal');
-  // In salt a proposal is tinned throughout where it can be.
+  // In salt a proposal is tinned throughout where it can be, under duplex it has no foil under its braid.
   const count = (wanted: string): number =>
-    avoidable.filter(({ level, rule }) => (rule === 'salt-cable' ? 'caution' : level) === wanted).length;
+    avoidable.filter(({ level, rule }) => (STRICTER.has(rule) ? 'caution' : level) === wanted).length;
   return {
-    weight:
-      count('stop') * 100 +
-      count('caution') * CAUTION +
-      design.pieces.filter(({ kind }) => kind === 'adapter').length,
+    weight: count('stop') * STOP + count('caution') * CAUTION + adapterWeight(design, catalog),
     lineDb: context.lineDb,
+    keepsBudget: !avoidable.some(({ rule }) => rule === 'loss-budget'),
   };
 }

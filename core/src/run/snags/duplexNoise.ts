@@ -2,7 +2,7 @@ import { entry } from '../../catalog/index.js';
 import type { MildFinding, MildRule } from './snag.js';
 
 /** A transmitter which is always on beside its own receiver hears every contact that moves. Common practice, no source. */
-const ALWAYS_ON = 0.99;
+export const ALWAYS_ON = 0.99;
 
 /** Foil under a braid, and loose contacts, make noise under duplex: repeaters and beacons. Common practice, no source. */
 export const duplexNoise: MildRule = ({ design, catalog, layout }) => {

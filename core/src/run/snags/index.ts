@@ -31,6 +31,7 @@ import { sealSystemPlace } from './sealSystemPlace.js';
 import { sealTooThick } from './sealTooThick.js';
 import { sealedCold } from './sealedCold.js';
 import { sealedUnproved } from './sealedUnproved.js';
+import { thinOutdoors } from './thinOutdoors.js';
 import { tooManyJoints } from './tooManyJoints.js';
 import { tubeDamaged } from './tubeDamaged.js';
 import { unsealedJoint } from './unsealedJoint.js';
@@ -64,6 +65,7 @@ const mildRules: MildRule[] = [
   tooManyJoints,
   arresterMissing,
   saltAir,
+  thinOutdoors,
   duplexNoise,
   bendRadius,
   flexingCentre,

@@ -91,7 +91,7 @@ const named = ({ rows }: CableChoice, mark: CableMark): string | undefined =>
 
 function headline(choice: CableChoice): string {
   const adequate = choice.rows.filter((row) => row.adequate).length;
-  const cheapest = named(choice, 'cheapest adequate');
+  const cheapest = named(choice, choice.basis === 'price' ? 'cheapest adequate' : 'thinnest adequate');
   return cheapest
     ? `${adequate} of ${choice.rows.length} cables will do for ${choice.piece.label}; ${cheapest} is enough`
     : `No cable in the catalogue will do for ${choice.piece.label} as the run stands`;
@@ -99,6 +99,7 @@ function headline(choice: CableChoice): string {
 
 const markWords: Record<CableMark, string> = {
   'cheapest adequate': 'cheapest that does',
+  'thinnest adequate': 'thinnest that does',
   'lowest loss': 'lowest loss',
   'best value': 'best value',
 };

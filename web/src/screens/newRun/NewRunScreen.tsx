@@ -5,6 +5,7 @@ import {
   evaluate,
   formatDecibels,
   formatLength,
+  insteadOfCable,
   longestAssembly,
   noFacts,
   DESIGN_SCHEMA,
@@ -15,7 +16,7 @@ import {
   type ProposalKind,
   type RunWish,
 } from '@kobran/core';
-import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
+import { useDeferredValue, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { call, messageOf } from '../../store/client.js';
@@ -51,16 +52,15 @@ export function NewRunScreen(): ReactNode {
   const navigate = useNavigate();
   const { units } = usePreferences();
   const [wish, setWish] = useState(start);
+  const form = useRef<HTMLElement>(null);
   const [id] = useState(() => crypto.randomUUID());
   const practice = job.data?.practice ?? defaultPractice;
   const catalog = useCatalog();
   // Every cable is tried for a proposal: typing does not wait for it.
-  const settled = useDeferredValue(wish);
+  const settled = withoutEmptyLegs(useDeferredValue(wish));
   const proposals = useMemo(() => proposeRuns(settled, catalog, practice), [settled, catalog, practice]);
   const [kind, setKind] = useState<ProposalKind>('best value');
-  const design =
-    (proposals.find(({ kinds }) => kinds.includes(kind)) ?? proposals.at(0))?.design ??
-    ({ schema: DESIGN_SCHEMA, ...settled, pieces: [] } satisfies Design);
+  const design = designOf(settled, proposals, kind);
   const sheet = useMemo(
     () => evaluate(design, catalog, { facts: noFacts, practice, sweepPoints: 2 }),
     [design, catalog, practice],
@@ -70,8 +70,18 @@ export function NewRunScreen(): ReactNode {
   );
 
   function make(): void {
+    // A field that was refused holds what somebody meant: it is mended first.
+    const refused = form.current?.querySelector<HTMLElement>('[aria-invalid="true"]');
+    if (refused) {
+      refused.focus();
+      toast.error('A field could not be read. Mend it, then create the run.');
+      return;
+    }
+    // What stands in the fields counts, whether the proposal has caught up with it or not.
+    const asked = withoutEmptyLegs(wish);
+    const made = asked === settled ? design : designOf(asked, proposeRuns(asked, catalog, practice), kind);
     create.mutate(
-      { id, design },
+      { id, design: made },
       {
         onSuccess: (run) => void navigate(`/runs/${run.id}/plan`),
         onError: (error) => toast.error(`${messageOf(error)} What you entered stays here.`),
@@ -82,7 +92,7 @@ export function NewRunScreen(): ReactNode {
   return (
     <div className="min-h-screen">
       <TopBar crumbs={[{ label: job.data?.name ?? '…', to: '/' }, { label: 'New run' }]} />
-      <main className="mx-auto max-w-6xl px-4 py-4">
+      <main ref={form} className="mx-auto max-w-6xl px-4 py-4">
         <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
           <h1 className="text-xl font-bold">New run</h1>
           <div className="w-full sm:w-96">
@@ -125,6 +135,24 @@ export function NewRunScreen(): ReactNode {
   );
 }
 
+/** The proposal of a kind, or the first; a run of nothing where no parts join the ports. */
+function designOf(wish: RunWish, proposals: readonly Proposal[], kind: ProposalKind): Design {
+  const chosen = proposals.find(({ kinds }) => kinds.includes(kind)) ?? proposals.at(0);
+  return chosen?.design ?? { schema: DESIGN_SCHEMA, ...wish, pieces: [] };
+}
+
+const lean = new WeakMap<RunWish, RunWish>();
+
+/** The wish without the stretches of no length; the same for the same wish. */
+function withoutEmptyLegs(wish: RunWish): RunWish {
+  const known = lean.get(wish);
+  if (known) return known;
+  const legs = wish.legs.filter(({ lengthM }) => lengthM > 0);
+  const made = legs.length === 0 || legs.length === wish.legs.length ? wish : { ...wish, legs };
+  lean.set(wish, made);
+  return made;
+}
+
 /** Lowest cost, best value and lowest loss side by side, each with what it gives up. */
 function Proposals({
   proposals,
@@ -138,6 +166,23 @@ function Proposals({
   const { cables } = useCatalog();
   if (proposals.length === 0) return null;
   const chosen = proposals.find(({ kinds }) => kinds.includes(kind)) ?? proposals[0];
+  const over = proposals.find(({ keepsBudget }) => !keepsBudget);
+  if (over) {
+    const main = longestAssembly(over.design);
+    return (
+      <div className="mb-3 border-l-4 border-caution pl-3">
+        <p className="font-bold">
+          No cable keeps the budget of {formatDecibels(over.design.service.lossBudgetDb)}: the least lossy,{' '}
+          {main && cables.get(main.cable)?.name}, loses {formatDecibels(over.lineDb)}.
+        </p>
+        <ul className="list-disc pl-5">
+          {insteadOfCable(over).map((text) => (
+            <li key={text}>{text}.</li>
+          ))}
+        </ul>
+      </div>
+    );
+  }
   return (
     <fieldset className="mb-3">
       <legend className="sr-only">Proposals</legend>

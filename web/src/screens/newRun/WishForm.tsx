@@ -1,6 +1,7 @@
 import {
   faceOf,
   formatDecibels,
+  isSmallPort,
   legKindIn,
   parseDecibels,
   zones,
@@ -8,7 +9,7 @@ import {
   type RunWish,
   type Zone,
 } from '@kobran/core';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { FaceDrawing } from '../../drawing/faces/FaceDrawing.js';
 import { DutyField } from '../../frame/DutyField.js';
 import { KnownPorts } from '../../frame/KnownPorts.js';
@@ -92,11 +93,18 @@ function RadioPort({ wish: { radio, service }, set }: Part): ReactNode {
       <Tick
         label="A handheld"
         checked={radio.handheld}
-        onChange={(handheld) => set({ radio: { ...radio, handheld } })}
+        onChange={(handheld) => set(handheld ? aHandheld(radio, service) : { radio: { ...radio, handheld } })}
       />
     </Section>
   );
 }
+
+/** What a set carried in the hand has, until somebody says otherwise: 5 W, and an SMA port. Common practice, no source. */
+const HANDHELD_W = 5;
+const aHandheld = (radio: RunWish['radio'], service: RunWish['service']): Partial<RunWish> => ({
+  radio: { ...radio, handheld: true, ...(isSmallPort(radio.face) ? {} : { face: 'sma-jack' }) },
+  service: { ...service, powerW: Math.min(service.powerW, HANDHELD_W) },
+});
 
 /** What a transmitter is taken for until somebody types it, W. */
 const USUAL_W = 25;
@@ -106,8 +114,8 @@ const inZone = (zone: Zone, { kind }: Leg): Pick<Leg, 'zone' | 'kind'> => ({
   kind: legKindIn(zone, kind),
 });
 
-/** All indoors it is a jumper, which has no loops: slack is kept only when somebody asks for it. */
-const dryOf = (leg: Leg, outside: string): Leg => (outside === 'dry' ? { ...leg, slackM: 0 } : leg);
+/** What a stretch keeps until somebody types it, m: all indoors it is a jumper, which has no loops. */
+const USUAL_SLACK_M = [0.3, 0.5];
 
 function Between({ wish, set }: Part): ReactNode {
   const [{ lowHz, highHz }] = wish.service.bands;
@@ -117,6 +125,18 @@ function Between({ wish, set }: Part): ReactNode {
   const leg = (k: number, change: Partial<Leg>): void =>
     set({ legs: wish.legs.map((old, at) => (at === k ? { ...old, ...change } : old)) });
   const receives = wish.service.powerW === 0;
+  const [typed, setTyped] = useState<ReadonlySet<number>>(new Set());
+  const slack = (k: number, slackM: number): void => {
+    setTyped(new Set([...typed, k]));
+    leg(k, { slackM });
+  };
+  /** Slack which nobody typed follows the place. */
+  const placed = (zone: Zone): Leg[] =>
+    wish.legs.map((old, k) => ({
+      ...old,
+      ...(k === 1 ? inZone(zone, old) : {}),
+      slackM: typed.has(k) ? old.slackM : zone === 'dry' ? 0 : USUAL_SLACK_M[k],
+    }));
   return (
     <Section id="port-between" title="Between them">
       <div className="grid grid-cols-2 gap-x-3 gap-y-2.5">
@@ -147,23 +167,29 @@ function Between({ wish, set }: Part): ReactNode {
       </div>
       {!receives && <DutyField duty={wish.service.duty} onChange={(duty) => service({ duty })} />}
       <div className="grid grid-cols-2 gap-x-3 gap-y-2.5">
-        <RunLengthField label="Inside" valueM={inside.lengthM} onChange={(lengthM) => leg(0, { lengthM })} />
+        <RunLengthField
+          label="Inside"
+          valueM={inside.lengthM}
+          allowZero
+          onChange={(lengthM) => leg(0, { lengthM })}
+        />
         <RunLengthField
           label="Slack inside"
           valueM={inside.slackM}
           allowZero
-          onChange={(slackM) => leg(0, { slackM })}
+          onChange={(slackM) => slack(0, slackM)}
         />
         <RunLengthField
           label="Outside"
           valueM={outside.lengthM}
+          allowZero
           onChange={(lengthM) => leg(1, { lengthM })}
         />
         <RunLengthField
           label="Slack outside"
           valueM={outside.slackM}
           allowZero
-          onChange={(slackM) => leg(1, { slackM })}
+          onChange={(slackM) => slack(1, slackM)}
         />
         <Choice
           label="Outside is"
@@ -172,11 +198,7 @@ function Between({ wish, set }: Part): ReactNode {
             value: zone,
             label: zone === 'dry' ? 'dry (all indoors)' : zone,
           }))}
-          onChange={(zone) =>
-            set({
-              legs: [dryOf(inside, zone), { ...dryOf(outside, zone), ...inZone(zone as Zone, outside) }],
-            })
-          }
+          onChange={(zone) => set({ legs: placed(zone as Zone) })}
         />
         <QuantityField
           label="Loss budget"
