@@ -43,6 +43,7 @@ export {
 } from './face.js';
 export type { Body, Contact, Face, FaceCode } from './face.js';
 export { seriesById } from './series/index.js';
+export { nutAcrossMm } from './series/series.js';
 export { fitLossLaw, lawMisses, type FittedLaw, type LossPoint } from './lossLaw.js';
 export type { Series, SeriesId, SeriesVariant } from './series/index.js';
 export { stopToPlaneMm, styleIds } from './part.js';

@@ -36,16 +36,17 @@ export const codeProfiles: readonly CodeProfile[] = [
   {
     id: 'iec-62305-3',
     name: 'IEC 62305-3',
-    edition: '2010',
+    edition: '2024',
     country: 'international',
-    source: 'IEC 62305-3, from memory',
-    copperMm2: { electrodes: 50, mast: 50, shield: 6, arrester: 16, equipment: 6 },
+    source: 'IEC 62305-3, 62305-4, from memory',
+    // Kits and arresters carry part of a stroke: 16 mm². IEC 62305-3 and -4, from memory.
+    copperMm2: { electrodes: 50, mast: 50, shield: 16, arrester: 16, equipment: 6 },
     earthOhm: 10,
   },
   {
     id: 'nec-810',
     name: 'NEC article 810',
-    edition: '2020',
+    edition: '2026',
     country: 'United States',
     source: 'NEC 810.21, 250.53, from memory',
     copperMm2: { electrodes: 13.3, mast: 5.26, shield: 5.26, arrester: 5.26, equipment: 5.26 },

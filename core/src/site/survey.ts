@@ -8,7 +8,7 @@ import { groundSheet, type GroundSheet } from './ground/groundSheet.js';
 import type { RunOnSite, SiteSheet } from './sheet.js';
 import type { CableInWay, PullPlan, Supports, SurveyedRun, WaySheet } from './waySheet.js';
 import { siteSnagsOf } from './snags/index.js';
-import { icedWeightNPerM, spanTension, USUAL_SAG } from './way/aerial.js';
+import { icedWeightNPerM, spanLimit, spanTension, USUAL_SAG } from './way/aerial.js';
 import { connectorPasses, fillLimit, fillOf, layInDuct } from './way/duct.js';
 import { gripsFor, supportSpacingM } from './way/hang.js';
 import { pointOf, reversedStretches, riseM, stretchesOf, wayLength } from './way/path.js';
@@ -210,7 +210,7 @@ function tensionOf(site: Site, way: Way, cable: CableInWay): WaySheet['tensions'
   return {
     cable,
     tension: spanTension(weight, spanM, way.sagM ?? USUAL_SAG * spanM),
-    limit: pullLimit(cable.cable),
+    limit: spanLimit(cable.cable),
   };
 }
 

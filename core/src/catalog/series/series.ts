@@ -80,3 +80,10 @@ export interface Series {
   confidence: 'low' | 'medium' | 'high';
   source: string;
 }
+
+/** Across the corners of a hex, of its width across flats: 2/√3. Geometry. */
+const CORNERS = 2 / Math.sqrt(3);
+
+/** The widest of a coupling nut, mm: its corners where it is a hex. What goes over it has to pass these. */
+export const nutAcrossMm = ({ plugNutMm, nutFlatsMm }: Pick<Series, 'plugNutMm' | 'nutFlatsMm'>): number =>
+  Math.max(plugNutMm, (nutFlatsMm ?? 0) * CORNERS);

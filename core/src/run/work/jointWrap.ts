@@ -1,4 +1,4 @@
-import { entry, seriesById, styleById, type Catalog, type Face } from '../../catalog/index.js';
+import { entry, nutAcrossMm, seriesById, styleById, type Catalog, type Face } from '../../catalog/index.js';
 import { isExposed } from '../../route/index.js';
 import {
   buriedInstructions,
@@ -33,7 +33,7 @@ function sideSteps(
       ? {
           name: `${series.name} coupling nut`,
           lengthM: (series.plugLengthMm * 0.55) / 1000,
-          diameterM: series.plugNutMm / 1000,
+          diameterM: nutAcrossMm(series) / 1000,
         }
       : {
           name: `${series.name} jack body`,

@@ -1,6 +1,6 @@
 import type { Cable } from '../../catalog/index.js';
 import { figure, type Figure } from '../../quantity/index.js';
-import { GRAVITY, weightNPerM } from './pull.js';
+import { GRAVITY, pullLimit, weightNPerM } from './pull.js';
 
 /** Density of glaze ice, kg/m³. From memory. */
 const ICE_KG_PER_M3 = 900;
@@ -13,6 +13,16 @@ export function icedWeightNPerM(cable: Pick<Cable, 'massKgPerKm' | 'jacketMm'>, 
   const bare = cable.jacketMm / 2000;
   const iced = bare + iceMm / 1000;
   return weightNPerM(cable) + Math.PI * (iced ** 2 - bare ** 2) * ICE_KG_PER_M3 * GRAVITY;
+}
+
+/** A cable that hangs for years bears a third of what it may be pulled with for an hour, and is easy at a quarter. Common practice, no source. */
+const SPAN_SHARE = 1 / 3;
+export const EASY_SHARE = 3 / 4;
+
+/** What a cable bears for good in a span. */
+export function spanLimit(cable: Cable): Figure {
+  const { value, source } = pullLimit(cable);
+  return figure(value * SPAN_SHARE, 'N', `a third of its limit of pull (${source}), since it hangs for good`);
 }
 
 /**
