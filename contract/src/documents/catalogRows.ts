@@ -60,6 +60,7 @@ const columns = {
     number: [
       'bodyBoreMm',
       'seatMm',
+      'rearMm',
       'neckMm',
       'neckOuterMm',
       'gripBoreMm',

@@ -172,6 +172,7 @@ export class Leg implements core.Leg {
   @IsOptional() @IsNumber(number) @Min(1) @Max(10_000) bendRadiusMm?: number;
   @IsOptional() @IsNumber(number) @Min(5) @Max(1000) boreMm?: number;
   @IsOptional() @IsNumber(number) @Min(0) @Max(60) hotterK?: number;
+  @IsOptional() @IsNumber() @Min(-1000) @Max(1000) riseM?: number;
 }
 
 export class WaySlack implements core.WaySlack {
@@ -187,6 +188,11 @@ export class RouteStep implements core.RouteStep {
 export class Housing implements core.Housing {
   @IsString() @MaxLength(90) joint!: string;
   @IsIn(housingKinds) kind!: core.Housing['kind'];
+}
+
+export class Hang implements core.Hang {
+  @IsString() @MaxLength(90) joint!: string;
+  @IsIn(['radio', 'antenna']) lower!: core.Hang['lower'];
 }
 
 export class JointSeal implements core.JointSeal {
@@ -239,4 +245,10 @@ export class Design implements core.Design {
   @AreParts()
   @Type(() => JointSeal)
   seals?: JointSeal[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MAX_PIECES)
+  @AreParts()
+  @Type(() => Hang)
+  hangs?: Hang[];
 }

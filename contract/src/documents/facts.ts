@@ -171,6 +171,8 @@ class SealedFact extends JointFact {
   @IsOptional() @IsIn(sealSystemIds) system?: SealSystemId;
   @IsOptional() @IsInt() @Min(1) @Max(20) passes?: number;
   @IsOptional() @IsNumber(number) @Min(0) @Max(200) torqueNm?: number;
+  @IsOptional() @IsIn([true]) noSpanner?: true;
+  @IsOptional() @IsIn([true]) noPhoto?: true;
   @IsOptional() @IsNumber(number) @Min(-60) @Max(70) celsius?: number;
   @IsOptional() @IsString() @Length(1, 300) unproved?: string;
   @IsOptional() @IsIn(closureIds) closure?: core.ClosureId;

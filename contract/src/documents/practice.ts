@@ -143,6 +143,7 @@ export class Practice implements core.Practice {
   @IsOptional() @IsIn(uhfShieldSchools) uhfShield?: UhfShieldSchool;
   @IsOptional() @IsBoolean() twoPersonCheck?: boolean;
   @IsOptional() @IsIn([2]) signatures?: 2;
+  @IsOptional() @IsBoolean() tuner?: boolean;
   @IsOptional() @IsIn(['two-wire', 'four-wire']) ohmMeter?: 'two-wire' | 'four-wire';
   @IsOptional()
   @IsArray()

@@ -119,6 +119,7 @@ export class OwnPart implements PartDimensions {
   pins!: OwnPinBore[];
   @given('bodyBoreMm') @mm(0.3, 100) bodyBoreMm!: number | null;
   @mm(0, 100) seatMm!: number;
+  @IsOptional() @mm(0, 50) rearMm?: number;
   @mm(0, 100) neckMm!: number;
   @given('neckOuterMm') @mm(0.3, 100) neckOuterMm!: number | null;
   @given('gripBoreMm') @mm(0.5, 120) gripBoreMm!: number | null;

@@ -40,6 +40,8 @@ export interface PartDimensions {
   bodyBoreMm: number | null;
   /** From the neck's mouth (or the hat's face) to where the dielectric stops. */
   seatMm: number;
+  /** Thickness of a rear insulator between the hat’s rim, where the dielectric ends, and the pin’s shoulder: bare conductor passes it. */
+  rearMm?: number;
   /** The braid this end leaves bare: length of the stem under it; of a gland part, the top-hat. */
   neckMm: number;
   /** Outer diameter of what goes under the braid. */

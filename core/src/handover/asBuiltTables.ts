@@ -54,7 +54,7 @@ export function figuresTable({ sheet }: BuiltRun, { units }: ReportOptions): Blo
   const names: [keyof Sheet['figures'], string][] = [
     ['length', 'Length'],
     ['loss', 'Loss, radio to antenna'],
-    ['matchedLoss', 'Loss of the line, matched'],
+    ['lineLoss', 'Loss of the line, matched'],
     ['reaching', 'Power in the antenna'],
     ['swrAtRadio', 'SWR at the radio'],
     ['peakVoltage', 'Peak voltage'],

@@ -340,6 +340,39 @@ describe('schools change the card', () => {
   });
 });
 
+// Handbook of the trade, 3: dielectric and foil flush with the hat; insulators face each other on the pin's collar.
+describe('gland parts', () => {
+  it.each([
+    ['uhf-plug-gland-10mm', 'rg213', 0],
+    ['n-plug-gland-10mm', 'rg213', 4],
+    ['bnc-plug-gland-5mm', 'rg58', 3],
+  ])('%s has one chain of lengths, in the gauge and in every step', (id, on, rearMm) => {
+    const { steps, gauge } = card(id, on);
+    expect(gauge.stretches.map(({ layer }) => layer)).toEqual(['centre', 'braid']);
+    expect(gauge.stretches[0].lengthMm).toBe(gauge.fit.pin.depthMm + rearMm + (rearMm === 0 ? 2 : 0));
+    const text = (step: string): string => {
+      const found = steps.find((one) => one.id === step);
+      return `${found?.title} ${found?.how}`;
+    };
+    expect(text('hat')).toContain('Foil and dielectric end flush with the rim');
+    expect(text('centre')).toContain('flush with the rim of the hat');
+    expect(text('centre')).not.toMatch(/Leave \d/);
+    if (rearMm > 0) {
+      expect(text('rear')).toContain(`takes ${rearMm} mm of the conductor`);
+      expect(text('pin')).toContain('hard against the rear insulator');
+    }
+  });
+
+  it('a pin that is not home never costs the dielectric', () => {
+    eachCard(({ steps }, name) => {
+      for (const { how } of steps) expect(how, name).not.toMatch(/off the dielectric/);
+    });
+    const pin = card('n-plug-gland-10mm', 'rg213').steps.find(({ id }) => id === 'pin');
+    expect(pin?.how).toContain('shorten the conductor');
+    expect(pin?.goesWrong.join()).toContain('crushed oval');
+  });
+});
+
 describe('work on an end which exists', () => {
   it('re-ending begins off the air, cuts back, looks for bright dry copper, and is then the new end’s card', () => {
     const fresh = card('n-plug-gland-10mm', 'rg213');

@@ -20,7 +20,7 @@ const byTouch: Record<Style, (part: Part) => string> = {
   gland: ({ proudMm }) =>
     proudMm > 0
       ? 'Lay the clamp sleeve beside the cable: the braid shows for its length. The conductor reaches from the hat to just beyond the tip.'
-      : 'Lay the clamp sleeve beside the cable: the braid shows for its length. The conductor shows for the depth of the pin.',
+      : 'Lay the clamp sleeve beside the cable: the braid shows for its length, the dielectric ends at its rim. The conductor shows for the rear insulator and the depth of the pin.',
   corrugated: () =>
     'Saw in a valley. Lay the back half beside the cable, its front at the cut: the jacket ends where the clamp ring’s seat ends.',
   compression: () => 'Hold the bladed tool’s stop against the cut end; its two blades are the gauge.',
@@ -52,6 +52,8 @@ export function touchGauge(part: Part, layer: 'braid' | 'centre'): string {
     return neck
       ? `Lay the ${neck} on the braid, its end at the jacket’s edge: the braid is as long as it.`
       : 'Lay the body beside the cable as before: the braid ends where the part’s own step is felt.';
+  if (part.train.some(({ id }) => id === 'rear'))
+    return 'Hold rear insulator and pin beside the conductor, the insulator’s flat side at the hat’s rim: bare as much as both take.';
   if (part.train.some(({ id }) => id === 'pin'))
     return 'Hold the pin beside the conductor, its mouth where the dielectric shall end: bare as much as its bore is deep.';
   return part.proudMm > 0

@@ -45,11 +45,13 @@ export const STRIP_TOLERANCE_MM = 0.5;
  *
  * Rules (common practice, no source; the part's own sheet wins): braid = neck; dielectric beyond the braid = seat;
  * centre = depth of the pin's bore, for a UHF tip the way through it plus what stands proud; jacket cut = their sum.
- * A gland part's braid folds over the hat, so its braid stretch is the hat's length. A corrugated tube has no braid: it is bared of its jacket.
+ * A gland part's braid folds over the hat, so its braid stretch is the hat's length; its dielectric ends flush with the hat's rim, and the
+ * conductor passes the rear insulator before the pin. A corrugated tube has no braid: it is bared of its jacket.
  */
 export function stripGauge(part: Part, cable: Cable): StripGauge {
   const fit = fitCable(part, cable);
-  const centreMm = fit.pin.depthMm + part.proudMm;
+  // Hat’s rim, rear insulator, pin’s bore: one chain.
+  const centreMm = (part.rearMm ?? 0) + fit.pin.depthMm + part.proudMm;
   const all: GaugeStretch[] = [
     { layer: 'centre', lengthMm: centreMm, diameterMm: cable.centreMm },
     { layer: 'dielectric', lengthMm: part.seatMm, diameterMm: cable.dielectricMm },

@@ -69,6 +69,8 @@ export interface Practice {
   uhfShield?: UhfShieldSchool;
   /** How the shop’s ohm-meter reads; not stated, a hand-held one through its two leads. */
   ohmMeter?: OhmMeter;
+  /** A tuner at the radio matches what the line offers; not stated, there is none. */
+  tuner?: boolean;
   /** A second person looks at each end before it is signed off. */
   twoPersonCheck?: boolean;
   /** Two people sign what is handed over. */
@@ -81,7 +83,7 @@ export interface Practice {
   codeProfiles?: CodeProfile[];
 }
 
-export const defaultPractice: Practice = { cutSchool: 'exact', tapeStretch: 'a little', remakesPerEnd: 1 };
+export const defaultPractice: Practice = { cutSchool: 'exact', tapeStretch: 'hard', remakesPerEnd: 1 };
 
 /** The schools which change a card: the shop's own, the usual one where it has not chosen. */
 export const makeSchools = ({ centreSchool, marking, unbraiding }: Practice): MakeSchools => ({

@@ -1,4 +1,4 @@
-import { formatResistance } from '../quantity/index.js';
+import { BY_TONE_OHM, formatResistance } from '../quantity/index.js';
 import type { Expectation } from './expectations.js';
 
 /** A reading which would be right in another unit: a question, not an acceptance. */
@@ -24,7 +24,14 @@ const FAR_OFF = 300;
  */
 export function unitDoubt({ expected, least, most }: Expectation, value: number): UnitDoubt | undefined {
   const within = (ohm: number): boolean => ohm >= least && ohm <= most;
-  if (!Number.isFinite(value) || value === 0 || expected.unit !== 'ohm' || within(value)) return undefined;
+  if (
+    !Number.isFinite(value) ||
+    value === 0 ||
+    value === BY_TONE_OHM ||
+    expected.unit !== 'ohm' ||
+    within(value)
+  )
+    return undefined;
   const isFar = value > most ? value / most >= FAR_OFF : least / value >= FAR_OFF;
   if (!isFar) return undefined;
   const slips = value < BARE_MOST ? [...SLIPS, BARE_MEGOHM] : SLIPS;

@@ -17,6 +17,6 @@ export { formatMillilitres } from './volume.js';
 export { dbmFromWatts, formatPower, parsePower, wattsFromDbm } from './power.js';
 export { parseReturnLoss, parseSwr } from './swr.js';
 export { formatDecibels, parseDecibels } from './decibel.js';
-export { formatResistance, parseResistance } from './resistance.js';
+export { BY_TONE_OHM, formatResistance, parseResistance } from './resistance.js';
 export { figure, formatFigure, tapeM, formatSpread } from './figure.js';
 export type { Figure, FigureUnit } from './figure.js';

@@ -2,6 +2,12 @@ import type { Result } from './result.js';
 import { parseScaled } from './scaled.js';
 
 /**
+ * What a beeper says: next to nothing between the leads, and no figure. It is kept as a value no meter shows, a millionth of an ohm, so that it goes
+ * wherever a reading goes and is never taken for 0 Ω.
+ */
+export const BY_TONE_OHM = 1e-6;
+
+/**
  * Reads a meter's resistance: `0.3`, `300 mohm`, `0.3 Ω`, `1.2k`, `>200 Mohm`, `OL` (over range), `it beeps`, `silent`.
  *
  * @returns ohm; `Infinity` for an over-range reading
@@ -11,7 +17,7 @@ export function parseResistance(text: string): Result<number> {
   const trimmed = text.trim();
   if (/^(o\.?l\.?|open|inf(inity)?|∞|silent|no beep)$/i.test(trimmed)) return { ok: true, value: Infinity };
   // A beeper says that there is next to nothing between the leads, and no more.
-  if (/^(it )?beeps?$/i.test(trimmed)) return { ok: true, value: 0 };
+  if (/^(it )?beeps?$|^through, by tone$/i.test(trimmed)) return { ok: true, value: BY_TONE_OHM };
   return parseScaled(trimmed.replace(/^>\s*/, ''), {
     kind: 'resistance',
     units: {
@@ -38,11 +44,12 @@ export function parseResistance(text: string): Result<number> {
 /**
  * Writes a resistance to three figures.
  *
- * @param ohm resistance; `Infinity` is written `open`
+ * @param ohm resistance; `Infinity` is written `open`, what a beeper said `through, by tone`
  * @example formatResistance(0.312) // '0.312 Ω'
  */
 export function formatResistance(ohm: number): string {
   if (ohm === Infinity) return 'open';
+  if (ohm === BY_TONE_OHM) return 'through, by tone';
   const [value, unit] =
     ohm >= 1e9
       ? [ohm / 1e9, 'GΩ']

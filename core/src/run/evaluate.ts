@@ -35,7 +35,7 @@ export function evaluate(given: Design, cool: Catalog, state: RunState): Sheet {
   const { facts, practice, sweepPoints = 201 } = state;
   const { context, over, ...seen } = seenOf(given, cool, state);
   const [atLooks, edges] = [seen.atLooks(), seen.edges()];
-  const { design, catalog, layout, route, topHz, lowHz, lossDb, swr, tube, referenceOhm, reception } =
+  const { design, catalog, layout, route, topHz, lowHz, lossDb, lineDb, swr, tube, referenceOhm, reception } =
     context;
   const assemblies = assembliesOf(design);
   const receiveOnly = isReceiveOnly(design);
@@ -62,7 +62,16 @@ export function evaluate(given: Design, cool: Catalog, state: RunState): Sheet {
     reception,
     totalM: layout.totalM,
     topHz,
-    figures: figures(layout, design, referenceOhm, catalog, lossDb, atLooks.reflection, edges, topHz),
+    figures: figures(
+      layout,
+      design,
+      referenceOhm,
+      catalog,
+      { lossDb, lineDb },
+      atLooks.reflection,
+      edges,
+      topHz,
+    ),
     pieces: layout.pieces.map((placed) => pieceSheet(placed, catalog, topHz)),
     ruler: rulerSamples(edges[edges.length - 1]),
     sweep: {
@@ -75,7 +84,7 @@ export function evaluate(given: Design, cool: Catalog, state: RunState): Sheet {
     tube,
     fittedArrester: arrester && entry(catalog.arresters, arrester.arrester),
   };
-  const body: SheetBody = { ...figured, ...sentences(design, figured) };
+  const body: SheetBody = { ...figured, ...sentences(design, figured, practice) };
   const stages = stagesOf({ design, written: given, facts, practice, body });
   return { ...body, stages, next: nextOf(stages) };
 }

@@ -22,6 +22,7 @@ export type {
   Assembly,
   Band,
   Design,
+  Hang,
   Housing,
   JointSeal,
   Leg,
@@ -103,6 +104,7 @@ export {
   type LabelForm,
   type LabelSize,
 } from './sheet/labels.js';
+export type { JointHang, LowerSource } from './work/lowerSide.js';
 export { isSmallPort } from './advise/leads.js';
 export {
   insteadOfCable,

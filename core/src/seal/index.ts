@@ -1,3 +1,4 @@
+export { judgeTorque, type TorqueVerdict } from './judgeTorque.js';
 export { dripLoop, type DripLoop } from './dripLoop.js';
 export { inspectionDue, usualInspectionMonths } from './inspection.js';
 export {

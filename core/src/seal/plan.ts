@@ -17,6 +17,8 @@ export interface SealObject {
   joint: readonly ProfileStep[];
   /** What carries on below and above, m. */
   jackets: { lowerM: number; upperM: number };
+  /** The side which ends at a flange: layers end there too; nothing where cable goes on at both. */
+  flange?: 'lower' | 'upper';
   exposure: TapedExposure;
 }
 
@@ -88,8 +90,10 @@ export class Layers {
   private readonly layers: SealLayer[] = [];
   private readonly jointM: number;
   private stretches: SealStretch[];
+  private readonly flange: SealObject['flange'];
 
-  constructor({ joint, jackets }: SealObject) {
+  constructor({ joint, jackets, flange }: SealObject) {
+    this.flange = flange;
     let atM = 0;
     const steps = joint.map(({ name, lengthM, diameterM }): SealStretch => {
       const fromM = atM;
@@ -119,7 +123,7 @@ export class Layers {
       ...method
     }: TapeMethod & { passes?: number; beyondM: number; stickyOut?: boolean },
   ): this {
-    const [fromM, toM] = [-beyondM, this.jointM + beyondM];
+    const [fromM, toM] = this.reach(beyondM);
     for (let k = 1; k <= passes; k++) {
       const under = this.within(fromM, toM);
       const { turns, tapeM } = passOver(under.map(asStep), tape, method);
@@ -149,8 +153,8 @@ export class Layers {
 
   sleeve(sleeve: Sleeve): this {
     const lengthM = (sleeve.lengthMm / 1000) * sleeve.keeps;
-    const beyondM = (lengthM - this.jointM) / 2;
-    const [fromM, toM] = [-beyondM, this.jointM + beyondM];
+    const beyondM = (lengthM - this.jointM) / (this.flange ? 1 : 2);
+    const [fromM, toM] = this.reach(beyondM);
     const surface = this.within(fromM, toM).map((one) => ({
       ...one,
       diameterM: one.diameterM + (2 * sleeve.wallMm) / 1000,
@@ -184,6 +188,11 @@ export class Layers {
         ...this.layers.map(({ tape, sleeve }) => tape?.tape.lowestC ?? sleeve?.lowestC ?? -Infinity),
       ),
     };
+  }
+
+  /** From where to where a layer goes which runs out so far on each side: at a flange it ends. */
+  private reach(beyondM: number): [fromM: number, toM: number] {
+    return [this.flange === 'lower' ? 0 : -beyondM, this.jointM + (this.flange === 'upper' ? 0 : beyondM)];
   }
 
   /** The stretches between two places, cut there. */

@@ -141,8 +141,13 @@ export function layerText(
   { profile, units }: Pick<SealWork, 'profile' | 'units'>,
 ): string {
   const jointM = profile.reduce((sum, { lengthM }) => sum + lengthM, 0);
-  const below = `${small(-fromM, units)} below the lower edge of the ${profile[0].name}${thumbs(-fromM)}`;
-  const above = `${small(toM - jointM, units)} above the upper edge of the ${profile[profile.length - 1].name}${thumbs(toM - jointM)}`;
+  const flush = (pastM: number): boolean => pastM < FLUSH_M;
+  const below = flush(-fromM)
+    ? `at the flange below the ${profile[0].name}`
+    : `${small(-fromM, units)} below the lower edge of the ${profile[0].name}${thumbs(-fromM)}`;
+  const above = flush(toM - jointM)
+    ? `at the flange above the ${profile[profile.length - 1].name}`
+    : `${small(toM - jointM, units)} above the upper edge of the ${profile[profile.length - 1].name}${thumbs(toM - jointM)}`;
   if (!tape) return `Slide it over, so that it begins ${below} and ends ${above}.`;
   const { direction, turns, tapeM, stretch, lap, stickyOut } = tape;
   const [from, to] = direction === 'up' ? [below, above] : [above, below];
@@ -150,12 +155,19 @@ export function layerText(
     `Cut ${small(tapeM, units, 10)}${tape.tape.liner ? ', its liner a little longer' : ''}.`,
     stickyOut ? 'Sticky side outwards.' : '',
     `Start ${from}.`,
-    `${lapWords(lap)}, ${stretch < 1.1 ? 'light tension' : `stretched to ${stretch} times its length`}: ${Math.round(turns)} turns ${direction === 'up' ? 'upwards' : 'downwards'}.`,
+    `${lapWords(lap)}, ${stretch < 1.1 ? 'light tension' : stretchText(tape)}: ${Math.round(turns)} turns ${direction === 'up' ? 'upwards' : 'downwards'}.`,
     `Stop ${to}${tape.tape.kind === 'vinyl' && !stickyOut ? ', the last turn without tension' : ''}.`,
   ]
     .filter(Boolean)
     .join(' ');
 }
+
+/** A layer that ends so near the joint ends with it, m. */
+const FLUSH_M = 1e-3;
+
+/** Said by what an eye sees: how much of the width is left, since width shrinks by the root of the stretch. */
+const stretchText = ({ tape: { kind }, stretch }: NonNullable<SealLayer['tape']>): string =>
+  `stretched to ${stretch} times its length, until ${Math.round(100 / Math.sqrt(stretch))} % of its width is left${kind === 'vinyl' ? '' : ' (looser it does not fuse)'}`;
 
 const lapWords = (lap: number): string =>
   lap === 1 / 2 ? 'Half lap' : lap === 2 / 3 ? 'Two-thirds lap' : 'A quarter lap';

@@ -9,8 +9,11 @@ export interface ProfileStep {
 
 export type TapeStretch = 'a little' | 'hard';
 
-/** How far the rubber is pulled, final length over free length, by school. Handbook practice. */
-export const stretchOf: Record<TapeStretch, number> = { 'a little': 1.3, hard: 1.8 };
+/**
+ * How far the rubber is pulled, final length over free length, by school: until about three quarters of its width is left (1/√1.8), or a little, never
+ * less: looser it does not fuse. Handbook of the trade, 6.
+ */
+export const stretchOf: Record<TapeStretch, number> = { 'a little': 1.5, hard: 1.8 };
 
 /** How much of each turn lies on the one before. */
 export type TapeLap = 'half' | 'two thirds';

@@ -1,5 +1,6 @@
 import type { Design, Leg } from '../run/index.js';
 import type { Zone } from '../route/index.js';
+import { isReversed } from './chain.js';
 import { wayLength } from './way/path.js';
 import type { Condition, Site, Way } from './document/site.js';
 
@@ -25,9 +26,13 @@ const hotterKOf = ({ conditions }: Pick<Way, 'conditions'>): number =>
  */
 export function onSite(design: Design, site: Site | undefined): Design {
   if (!design.route || !site) return design;
-  const legs = design.route.flatMap(({ way: id, slack }): Leg[] => {
-    const way = site.ways.find((one) => one.id === id);
+  const chain = design.route.map(({ way: id }) => site.ways.find((one) => one.id === id));
+  const height = (id: string): number | undefined => site.points.find((point) => point.id === id)?.zM;
+  const legs = design.route.flatMap(({ slack }, k): Leg[] => {
+    const way = chain[k];
     if (!way) return [];
+    const [from, to] = [height(way.from), height(way.to)];
+    const rise = from === undefined || to === undefined ? 0 : isReversed(chain, k) ? from - to : to - from;
     const hotter = hotterKOf(way);
     const radii = way.bends.map(({ radiusMm }) => radiusMm);
     return [
@@ -41,6 +46,7 @@ export function onSite(design: Design, site: Site | undefined): Design {
         ...(radii.length > 0 ? { bendRadiusMm: Math.min(...radii) } : {}),
         ...(way.duct ? { boreMm: way.duct.boreMm } : {}),
         ...(hotter > 0 ? { hotterK: hotter } : {}),
+        riseM: rise,
       },
     ];
   });

@@ -17,19 +17,20 @@ const uhfScrewOn: Axial = {
 };
 const uhfReducer: Axial = { neckMm: 0, seatMm: 3, frontMm: 16, pinDepthMm: 16, minutes: 14 };
 const uhfWashers: Axial = { neckMm: 13, seatMm: 0, frontMm: 25, pinDepthMm: 25, minutes: 14 };
-const uhfGland: Axial = { neckMm: 9, seatMm: 2, frontMm: 27, pinDepthMm: 27, proudMm: 2, minutes: 20 };
+/** Gland parts: dielectric and foil end flush with the rim of the hat; what was bared beyond it is conductor. */
+const uhfGland: Axial = { neckMm: 9, seatMm: 0, frontMm: 29, pinDepthMm: 29, proudMm: 2, minutes: 20 };
 const uhfPiercing: Axial = { neckMm: 0, seatMm: 0, frontMm: 38, pinDepthMm: 0, minutes: 4 };
 const pinCrimp: Axial = { neckMm: 8, seatMm: 3, frontMm: 16, pinDepthMm: 5, minutes: 12 };
 const thinBncCrimp: Axial = { neckMm: 6, seatMm: 2, frontMm: 16, pinDepthMm: 6, minutes: 12 };
 const sideEntry: Axial = { neckMm: 6, seatMm: 2, frontMm: 16, pinDepthMm: 6, minutes: 14 };
 const nCrimp: Axial = { neckMm: 9, seatMm: 4, frontMm: 18, pinDepthMm: 5.5, minutes: 14 };
-const nGland: Axial = { neckMm: 9, seatMm: 4, frontMm: 17, pinDepthMm: 7, minutes: 20 };
-const bncGland: Axial = { neckMm: 7, seatMm: 3, frontMm: 16, pinDepthMm: 5.5, minutes: 20 };
+const nGland: Axial = { neckMm: 9, seatMm: 0, rearMm: 4, frontMm: 21, pinDepthMm: 7, minutes: 20 };
+const bncGland: Axial = { neckMm: 7, seatMm: 0, rearMm: 3, frontMm: 19, pinDepthMm: 5.5, minutes: 20 };
 const smaCrimp: Axial = { neckMm: 6, seatMm: 1.5, frontMm: 10, pinDepthMm: 3, minutes: 12 };
 const fmeCrimp: Axial = { neckMm: 7, seatMm: 2, frontMm: 10, pinDepthMm: 4, minutes: 10 };
 /** Tube bare of its jacket for the ring, the front half from the tube’s edge, the conductor into its spring contact. */
 const onCorrugation: Axial = { neckMm: 12, seatMm: 0, frontMm: 22, pinDepthMm: 9, minutes: 30 };
-const bigGland: Axial = { neckMm: 12, seatMm: 4, frontMm: 24, pinDepthMm: 9, minutes: 30 };
+const bigGland: Axial = { neckMm: 12, seatMm: 0, rearMm: 4, frontMm: 28, pinDepthMm: 9, minutes: 30 };
 const fCompression: Axial = { neckMm: 0, seatMm: 6, frontMm: 3, pinDepthMm: 3, proudMm: 3, minutes: 5 };
 const fCrimp: Axial = { neckMm: 0, seatMm: 6, frontMm: 3, pinDepthMm: 3, proudMm: 3, minutes: 6 };
 const rcaSolder: Axial = { neckMm: 4, seatMm: 2, frontMm: 14, pinDepthMm: 10, minutes: 8 };

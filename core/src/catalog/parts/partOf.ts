@@ -34,6 +34,7 @@ export function nominalPart(style: Style, axial: Axial, face: FaceCode, group: C
     pins: pins ?? pinsFor(group, axial.pinDepthMm),
     ...bores,
     seatMm: axial.seatMm,
+    ...(axial.rearMm === undefined ? {} : { rearMm: axial.rearMm }),
     neckMm: axial.neckMm,
     jacketToPlaneMm: axial.neckMm + axial.seatMm + axial.frontMm,
     proudMm: axial.proudMm ?? 0,

@@ -8,11 +8,19 @@ import { placed, stretch } from './words.js';
 /** What slides on first: washer before the gland, else the nut tears the rubber. */
 export const glandStack = ['backnut', 'washer', 'gland'];
 
+/** Where foil and dielectric end, seen from the rim of the hat: the same figure as in the gauge. */
+const foilAndDielectric = ({ gauge, small }: RecipeInput): string => {
+  const beyondMm = stretch(gauge, 'dielectric');
+  return beyondMm === 0
+    ? 'Foil and dielectric end flush with the rim.'
+    : `Foil ends at the rim, ${small(beyondMm)} of dielectric stand beyond it.`;
+};
+
 export const topHat = (input: RecipeInput): Step => ({
   id: 'hat',
   name: 'Top-hat',
   title: 'Slide the clamp sleeve (top-hat) between braid and dielectric',
-  how: `Between braid and foil or dielectric. Fold the ${input.small(stretch(input.gauge, 'braid'))} of braid over it and trim to the rim; foil and dielectric flush with the hat.`,
+  how: `Between braid and foil or dielectric. Fold the ${input.small(stretch(input.gauge, 'braid'))} of braid over it and trim to the rim. ${foilAndDielectric(input)}`,
   byTouch:
     'Thin end first under the braid until the rim stops; stroke the braid over it and cut what reaches past the rim.',
   looksRight: ['braid even all round, none beyond the rim'],
@@ -27,7 +35,7 @@ export const glandPin = (input: RecipeInput): Step[] => [
     id: 'rear',
     name: 'Rear insulator',
     title: 'Rear insulator on, its recess towards the pin',
-    how: 'The two insulators face each other with their recess on the pin’s collar.',
+    how: `Its flat side lies on the hat’s rim and the end of the dielectric${input.part.rearMm === undefined ? '' : ` and takes ${input.small(input.part.rearMm)} of the conductor`}. The two insulators face each other with their recess on the pin’s collar.`,
     byTouch: 'One side of the insulator is flat, one has a hollow: flat side against the hat.',
     looksRight: ['flat side against the hat'],
     feelsRight: ['the hollow faces the cable’s end'],

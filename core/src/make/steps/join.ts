@@ -3,7 +3,7 @@ import type { ToolNeed } from '../tools.js';
 import { schoolsOfCentre } from '../schools.js';
 import { pinDieMm, soldering } from './benches.js';
 import type { RecipeInput, Step } from '../recipe.js';
-import { placed, ratchetCaution } from './words.js';
+import { hasPart, placed, ratchetCaution } from './words.js';
 
 /** Where connector and cable become one: pins, tips, necks, ferrules, holes. */
 
@@ -79,22 +79,25 @@ export const pinOn = (input: RecipeInput, bySheet: 'crimp' | 'solder' = 'crimp')
   const way = dieMm === undefined ? 'solder' : wanted;
   const solders = way === 'solder';
   const { label, why } = schoolsOfCentre.find(({ value }) => value === way) ?? schoolsOfCentre[0];
+  // A gland part has its rear insulator between them.
+  const against = hasPart(input, 'rear') ? 'rear insulator' : 'dielectric';
   return {
     id: 'pin',
     name: 'Pin',
     title: solders
-      ? 'Pin hard against the dielectric, then solder it through its hole'
-      : `Pin hard against the dielectric, then crimp it with the ${dieMm} mm die`,
-    how: `Take the pin with the ${boreMm.toFixed(2)} mm bore and try it on dry: not home, take 2 mm more off the dielectric. See the conductor through the pin’s hole.${solders ? ' Solder: wick it in, none outside.' : ''}`,
+      ? `Pin hard against the ${against}, then solder it through its hole`
+      : `Pin hard against the ${against}, then crimp it with the ${dieMm} mm die`,
+    how: `Take the pin with the ${boreMm.toFixed(2)} mm bore and try it on dry. Not home: clear a crumb out of its bore, or shorten the conductor until the pin meets the ${against}; the dielectric stays as it is. See the conductor through the pin’s hole.${solders ? ' Solder: wick it in, none outside.' : ''}`,
     byTouch:
       'Try both pins of the bag: the right one goes on with a light push and does not wobble. Push it home, a nail finds no gap behind it.',
-    looksRight: ['no gap between pin and dielectric', 'pin straight, conductor seen in the hole'],
+    looksRight: [`no gap between pin and ${against}`, 'pin straight, conductor seen in the hole'],
     feelsRight: [
       'pin does not wobble or turn',
       solders ? 'no gap under the nail, no bead on its side' : 'no gap under the nail',
     ],
     goesWrong: [
       'a gap: the pin stands too far forward and damages the jack',
+      'the conductor crushed oval by blunt cutters: it will not enter; round it off or cut again',
       'wrong pin of the two in the bag: loose, or it will not go on',
       ...(solders ? ['solder outside: the pin will not go home'] : ['wrong die: the pin turns on the wire']),
     ],

@@ -159,11 +159,20 @@ export const foldBack = (input: RecipeInput, over: string): Step => {
   };
 };
 
+/** What of the dielectric stays: the same figure as in the gauge. */
+const dielectricLeft = ({ gauge, small, part }: Pick<RecipeInput, 'gauge' | 'small' | 'part'>): string => {
+  const leftMm = stretch(gauge, 'dielectric');
+  if (leftMm > 0) return `Leave ${small(leftMm)} of dielectric beyond the braid.`;
+  return part.style === 'gland'
+    ? 'Foil and dielectric end flush with the rim of the hat.'
+    : 'The dielectric ends with the braid.';
+};
+
 export const bareCentre = ({ gauge, small, cable, schools, part }: RecipeInput): Step => ({
   id: 'centre',
   name: 'Centre',
   title: `Bare the centre for ${small(stretch(gauge, 'centre'))}`,
-  how: `Leave ${small(stretch(gauge, 'dielectric'))} of dielectric beyond the braid. Never ring the conductor.${isThick(cable) ? ' Chamfer the conductor’s edge: a burr ruins the contact.' : ''}`,
+  how: `${dielectricLeft({ gauge, small, part })} Never ring the conductor.${isThick(cable) ? ' Chamfer the conductor’s edge: a burr ruins the contact.' : ''}`,
   byTouch: `${touchGauge(part, 'centre')} Roll the cable under a light blade, stop before metal; twist the plug of dielectric off with the lay of the strands.`,
   looksRight: ['conductor bright and round, no nick', 'dielectric cut square'],
   feelsRight: ['the conductor is smooth along a nail', 'the dielectric ends in a flat step'],

@@ -2,6 +2,7 @@ import type {
   AntennaPort,
   AnyPiece,
   Design,
+  Hang,
   Housing,
   JointSeal,
   Leg,
@@ -21,6 +22,7 @@ export type Change =
   /** Ways of the site; none makes the legs the run’s own again. */
   | { op: 'set route'; route: RouteStep[] }
   | { op: 'set housing'; housing: Housing }
+  | { op: 'set hang'; hang: Hang }
   | { op: 'set seal'; joint: string; seal: JointSeal | undefined }
   | { op: 'set name'; name: string }
   | { op: 'set design'; design: Design };
@@ -49,6 +51,11 @@ export function applyChange(design: Design, change: Change): Design {
     }
     case 'set housing':
       return withHousing(design, change.housing);
+    case 'set hang':
+      return {
+        ...design,
+        hangs: [...(design.hangs ?? []).filter(({ joint }) => joint !== change.hang.joint), change.hang],
+      };
     case 'set seal':
       return withSeal(design, change.joint, change.seal);
     case 'set name':

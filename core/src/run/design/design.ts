@@ -160,6 +160,8 @@ export interface Leg {
   boreMm?: number;
   /** How much hotter it is there than around the run, K. */
   hotterK?: number;
+  /** By how much it rises on the way from the radio, m; not stated, its kind says it or nobody does. */
+  riseM?: number;
 }
 
 /** Why cable is kept beyond the length of a way. */
@@ -195,6 +197,13 @@ export interface Housing {
   kind: (typeof housingKinds)[number];
 }
 
+/** Which side of a joint in the weather is the lower one, where somebody said it. */
+export interface Hang {
+  /** The joint’s id. */
+  joint: string;
+  lower: 'radio' | 'antenna';
+}
+
 /** A joint which is sealed otherwise than the shop seals. */
 export interface JointSeal {
   /** The joint’s id. */
@@ -223,4 +232,6 @@ export interface Design {
   housings?: Housing[];
   /** Of joints which are sealed in a way of their own. */
   seals?: JointSeal[];
+  /** Of joints whose lower side somebody said. */
+  hangs?: Hang[];
 }

@@ -14,6 +14,9 @@ export interface Sealed {
   passes?: number;
   /** What the torque spanner read, N·m. */
   torqueNm?: number;
+  /** There was no torque spanner, and no photo was taken: said, since silence would pass for done. */
+  noSpanner?: true;
+  noPhoto?: true;
   /** The air while it was sealed, °C. */
   celsius?: number;
   /** It was sealed before it was proved, and why. */
@@ -27,13 +30,23 @@ export interface Sealed {
 export const sealed: FactKind<Sealed> = {
   kind: 'sealed',
   about: ({ jointId }) => jointId,
-  text: ({ system = 'rubber and vinyl', closure: by, passes, torqueNm, celsius, unproved }) =>
+  text: ({
+    system = 'rubber and vinyl',
+    closure: by,
+    passes,
+    torqueNm,
+    celsius,
+    unproved,
+    noSpanner,
+    noPhoto,
+  }) =>
     [
       by ? closure(by).name : system === 'rubber and vinyl' ? '' : sealSystem(system).name,
       passes === undefined ? '' : `${passes} ${passes === 1 ? 'pass' : 'passes'} of rubber and a UV layer`,
-      torqueNm === undefined ? '' : `${torqueNm} N·m`,
+      torqueNm === undefined ? (noSpanner ? 'torque not read: no spanner' : '') : `${torqueNm} N·m`,
       celsius === undefined ? '' : `at ${celsius} °C`,
       unproved === undefined ? '' : `not proved before: ${unproved}`,
+      noPhoto ? 'no photo' : '',
     ]
       .filter(Boolean)
       .join(', '),

@@ -23,7 +23,7 @@ export function figures(
   design: Design,
   referenceOhm: number,
   catalog: Catalog,
-  lossDb: number,
+  { lossDb, lineDb }: { lossDb: number; lineDb: number },
   reflections: Float64Array,
   edges: Along[],
   topHz: number,
@@ -38,6 +38,11 @@ export function figures(
   const spread = tolerance + 0.02 * layout.joints.length;
   const share = 10 ** (-lossDb / 10);
   const reachingW = Math.max(1e-12, powerW) * share;
+  // The last look is at the highest frequency, as the loss is.
+  const rho = reflections[reflections.length - 1];
+  const turnedDb = -10 * Math.log10(Math.max(1e-12, 1 - rho * rho));
+  const heatDb = Math.max(0, lossDb - turnedDb);
+  const tunedW = Math.max(1e-12, powerW) * 10 ** (-heatDb / 10);
   return {
     length: figure(layout.totalM, 'm', 'sum of the pieces', 0.005 * Math.max(1, layout.pieces.length)),
     loss: figure(
@@ -51,6 +56,20 @@ export function figures(
       'dB',
       `k1·√f + k2·f of the cables at ${design.service.ambientC} °C, nominal`,
       tolerance,
+    ),
+    lineLoss: figure(lineDb, 'dB', 'chain matrices of all pieces and joints, into a matched load', spread),
+    heatLoss: figure(
+      heatDb,
+      'dB',
+      'net power at the radio to power in the antenna, with the standing wave',
+      spread,
+    ),
+    turnedBack: figure(turnedDb, 'dB', '−10·lg(1 − |Γ|²) at the radio, highest frequency'),
+    withTuner: figure(
+      tunedW,
+      'W',
+      'all power enters the line, a tuner’s own loss not counted',
+      (tunedW * spread * Math.LN10) / 10,
     ),
     reaching: figure(reachingW, 'W', 'forward power less the loss', (reachingW * spread * Math.LN10) / 10),
     ...matchFigures(design, referenceOhm, reflections),

@@ -74,7 +74,16 @@ export interface SheetBody {
     length: Figure;
     /** Forward power at the radio to power in the antenna. */
     loss: Figure;
+    /** Of the cables alone. */
     matchedLoss: Figure;
+    /** Of cables and joints into a matched load: what is charged to the line. */
+    lineLoss: Figure;
+    /** The same with the standing wave on it: what turns into heat on the way. */
+    heatLoss: Figure;
+    /** Turned back at the radio for want of a match; a tuner there gets it in. */
+    turnedBack: Figure;
+    /** Power in the antenna with a tuner at the radio, which matches it. */
+    withTuner: Figure;
     reaching: Figure;
     forward: Figure;
     returnLoss: Figure;

@@ -20,7 +20,7 @@ export const buriedJoint: SnagRule = ({ design, layout }) =>
       at: id,
       distanceM: atM,
       what: `J${number} lies in the ground`,
-      why: 'Tape under ground lets water in within a season or two, and nobody sees it: 0 passes of it are enough.',
+      why: 'Tape under ground lets water in within a season or two, and nobody sees it: no number of passes is enough.',
       remedies: housings.map(({ kind, title, detail }): Remedy => ({
         title: `Put J${number} ${title}`,
         detail,

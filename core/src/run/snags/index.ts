@@ -34,6 +34,7 @@ import { sealedUnproved } from './sealedUnproved.js';
 import { thinOutdoors } from './thinOutdoors.js';
 import { tooManyJoints } from './tooManyJoints.js';
 import { tubeDamaged } from './tubeDamaged.js';
+import { torqueWrong } from './torqueWrong.js';
 import { unsealedJoint } from './unsealedJoint.js';
 import { waterFound } from './waterFound.js';
 import { wornPort } from './wornPort.js';
@@ -79,6 +80,7 @@ const mildRules: MildRule[] = [
   sealOverDrain,
   sealedCold,
   waterFound,
+  torqueWrong,
   sealedUnproved,
   unsealedJoint,
 ];

@@ -5,12 +5,13 @@ import { routeLength, type Zone } from '../../route/index.js';
 import { anOutdoorRun, cable, fact, sheetOf } from '../aRun.fixture.js';
 import type { Design } from '../design/design.js';
 import { layOut, type PlacedJoint } from '../wave/layout.js';
-import { jointProfile, jointSeal, wrapGroups, type SealSetting } from './jointWrap.js';
+import { profileUpwards, jointSeal, wrapGroups, type SealSetting } from './jointWrap.js';
 
 const joints = (design: Design): PlacedJoint[] =>
   layOut(design, catalog, routeLength(design.legs, 0).spans).joints;
 const top = joints(anOutdoorRun())[3];
-const setting = { catalog, practice: defaultPractice, housing: undefined, own: undefined };
+const upwards = { lower: 'radio', from: 'assumed', flange: undefined } as const;
+const setting = { catalog, practice: defaultPractice, housing: undefined, own: undefined, hang: upwards };
 const inZone = (zone: Zone, over: Partial<PlacedJoint> = {}, by: Partial<SealSetting> = {}) =>
   jointSeal([{ ...top, zone, ...over }], { ...setting, ...by });
 const rubberM = (seal: ReturnType<typeof inZone>): number =>
@@ -18,7 +19,7 @@ const rubberM = (seal: ReturnType<typeof inZone>): number =>
 
 describe('how a joint is closed', () => {
   it('its profile goes from the cable’s ferrule over the nut to the port', () =>
-    expect(jointProfile([top], catalog).map(({ name }) => name)).toEqual([
+    expect(profileUpwards([top], catalog, upwards).map(({ name }) => name)).toEqual([
       'ferrule',
       'N coupling nut',
       'N jack body',
@@ -32,7 +33,7 @@ describe('how a joint is closed', () => {
     expect(layers({ passes: 3 }).filter((name) => name.startsWith('Rubber'))).toHaveLength(3);
     expect(own({ passes: 3 }).instructions.join(' ')).toContain('Three passes');
     expect(layers({ courtesy: true })[0]).toBe('Courtesy layer');
-    expect(rubberM(own({ stretch: 'hard' }))).toBeLessThan(rubberM(own({})));
+    expect(rubberM(own({ stretch: 'hard' }))).toBeLessThan(rubberM(own({ stretch: 'a little' })));
     expect(rubberM(own({ lap: 'two thirds' }))).toBeGreaterThan(rubberM(own({})));
   });
 

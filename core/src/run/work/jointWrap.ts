@@ -10,6 +10,7 @@ import {
   type SealMethod,
 } from '../../seal/index.js';
 import type { Housing, JointSeal } from '../design/design.js';
+import type { JointHang } from './lowerSide.js';
 import type { WrapSheet } from './work.js';
 import type { PlacedJoint, PlacedPiece } from '../wave/layout.js';
 import { inspectionMonths, sealMethod, type Practice } from '../../practice/index.js';
@@ -61,13 +62,23 @@ const bodyStep = ({ faces, fromM, toM, name }: PlacedPiece): ProfileStep => ({
 /** Of a rigid piece the rest lies under the nuts of its neighbours. Common practice, no source. */
 const BODY_SHARE = 0.3;
 
-/** The stepped profile of joints under one wrap, lower (radio) side first; runs go up to their antenna. */
-export const jointProfile = (group: readonly PlacedJoint[], catalog: Catalog): ProfileStep[] =>
+/** The stepped profile of joints under one wrap, from the radio on. */
+const jointProfile = (group: readonly PlacedJoint[], catalog: Catalog): ProfileStep[] =>
   group.flatMap(({ left, right, leftPiece, rightPiece }, k) => [
     ...sideSteps(left, 'b', k === 0 ? leftPiece : undefined, catalog),
     ...sideSteps(right, 'a', k === group.length - 1 ? rightPiece : undefined, catalog).reverse(),
     ...(k < group.length - 1 && rightPiece ? [bodyStep(rightPiece)] : []),
   ]);
+
+/** The same from its lower side up. */
+export const profileUpwards = (
+  group: readonly PlacedJoint[],
+  catalog: Catalog,
+  { lower }: Pick<JointHang, 'lower'>,
+): ProfileStep[] => {
+  const steps = jointProfile(group, catalog);
+  return lower === 'radio' ? steps : steps.toReversed();
+};
 
 /** Two joints nearer to each other than this are one object under the tape, m. Common practice, no source. */
 const ONE_WRAP_M = 0.15;
@@ -106,12 +117,13 @@ export interface SealSetting {
   housing: Housing['kind'] | undefined;
   /** The system of this joint, where it is not the shop’s. */
   own: JointSeal | undefined;
+  hang: JointHang;
 }
 
 /** How joints under one wrap are closed: with the layers of a system, or as none can. */
 export function jointSeal(
   group: readonly [PlacedJoint, ...PlacedJoint[]],
-  { catalog, practice, housing, own }: SealSetting,
+  { catalog, practice, housing, own, hang }: SealSetting,
 ): Pick<
   WrapSheet,
   'system' | 'reason' | 'wrap' | 'closure' | 'closedBy' | 'instructions' | 'staysOpen' | 'inspectionMonths'
@@ -120,7 +132,7 @@ export function jointSeal(
   const last = group[group.length - 1];
   const { zone } = first;
   const without = { system: undefined, reason: undefined, wrap: undefined, staysOpen: false };
-  const joint = jointProfile(group, catalog);
+  const joint = profileUpwards(group, catalog, hang);
   const closed = (id: ClosureId): Pick<WrapSheet, 'closure' | 'closedBy' | 'instructions'> => {
     const plan = closure(id).plan(joint);
     return {
@@ -146,12 +158,15 @@ export function jointSeal(
       inspectionMonths: isExposed(zone) ? inspectionMonths(practice, zone) : undefined,
     };
   const system = sealSystem(own?.system ?? practice.sealSystem ?? 'rubber and vinyl');
+  const toRadioM = behindM(first.left, first.leftPiece, catalog);
+  const toAntennaM = behindM(last.right, last.rightPiece, catalog);
   const object = {
     joint,
-    jackets: {
-      lowerM: behindM(first.left, first.leftPiece, catalog),
-      upperM: behindM(last.right, last.rightPiece, catalog),
-    },
+    jackets:
+      hang.lower === 'radio'
+        ? { lowerM: toRadioM, upperM: toAntennaM }
+        : { lowerM: toAntennaM, upperM: toRadioM },
+    ...(hang.flange ? { flange: hang.flange === hang.lower ? ('lower' as const) : ('upper' as const) } : {}),
     exposure: zone,
   };
   const method = methodHere(practice, own);

@@ -1,3 +1,4 @@
+import type { JointHang } from './lowerSide.js';
 import type { AfterPull } from './afterPull.js';
 import type { Cable, Part } from '../../catalog/index.js';
 import type { CutSheet } from '../../cut/index.js';
@@ -60,7 +61,10 @@ export interface WrapSheet {
   name: string;
   between: [string, string];
   zone: Exclude<Zone, 'dry'>;
+  /** From its lower side up. */
   profile: ProfileStep[];
+  /** Which side is the lower one, and where a flange ends it. */
+  hang: JointHang;
   /** How it is sealed; none where no layer does: in the ground, over a bare pair. */
   system: SealSystemId | undefined;
   /** Why this joint is sealed otherwise than the shop seals. */
@@ -73,6 +77,8 @@ export interface WrapSheet {
   instructions: string[];
   /** Of the coupling, N·m; nothing where none is given. */
   torqueNm: number | undefined;
+  /** Least and most that its series asks for. */
+  torqueRange: readonly [number, number] | undefined;
   /** Pieces beside it which are not proved yet. */
   unproved: string[];
   /** A tube cap or a drain hole beside it stays free. */

@@ -9,7 +9,8 @@ import { endId, endSides, otherSide } from '../design/ids.js';
 import { factsOf, isCut, isEndMade, isSealed, latestReading, sealOf } from '../facts/facts.js';
 import type { Facts } from '../facts/kinds.js';
 import { readingValue } from '../facts/reading.js';
-import { jointProfile, jointSeal, wrapGroups } from './jointWrap.js';
+import { profileUpwards, jointSeal, wrapGroups } from './jointWrap.js';
+import { hangOf } from './lowerSide.js';
 import { afterPull } from './afterPull.js';
 import type { Layout, PlacedJoint } from '../wave/layout.js';
 import type { Practice } from '../../practice/index.js';
@@ -128,7 +129,7 @@ const legAt = (spans: readonly ZoneSpan[], legs: readonly Leg[], atM: number): L
 export function wrapSheets(
   { joints }: Layout,
   catalog: Catalog,
-  design: Pick<Design, 'housings' | 'seals' | 'legs'>,
+  design: Pick<Design, 'housings' | 'seals' | 'legs' | 'hangs'>,
   { facts, practice, proofs, spans }: WrapState,
 ): WrapSheet[] {
   return wrapGroups(joints, catalog).flatMap(([first, ...rest]): WrapSheet[] => {
@@ -138,7 +139,8 @@ export function wrapSheets(
     const last = group[group.length - 1];
     const housing = design.housings?.find(({ joint }) => joint === id)?.kind;
     const own = design.seals?.find(({ joint }) => joint === id);
-    const seal = jointSeal(group, { catalog, practice, housing, own });
+    const hang = hangOf(first, group[group.length - 1], design, spans);
+    const seal = jointSeal(group, { catalog, practice, housing, own, hang });
     const at = sealOf(facts, id)?.at;
     const torque = [first.left, first.right].map(({ series }) => seriesById[series].torqueNm).find(Boolean);
     const beside = group.flatMap(({ leftPiece, rightPiece }) => [leftPiece?.piece.id, rightPiece?.piece.id]);
@@ -149,10 +151,12 @@ export function wrapSheets(
         name: listed(group.map(({ number }) => `J${number}`)),
         between: [first.leftPiece?.name ?? 'radio', last.rightPiece?.name ?? 'antenna'],
         zone,
-        profile: jointProfile(group, catalog),
+        profile: profileUpwards(group, catalog, hang),
+        hang,
         ...seal,
         housing,
         torqueNm: torque ? Math.max(...torque) : undefined,
+        torqueRange: torque ?? undefined,
         unproved: proofs()
           .filter((one) => beside.includes(one.pieceId) && !isProved(one))
           .map(({ name }) => name),

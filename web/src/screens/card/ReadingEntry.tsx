@@ -1,4 +1,5 @@
 import {
+  BY_TONE_OHM,
   dcShorts,
   formatFigure,
   formatResistance,
@@ -71,7 +72,7 @@ export function ReadingEntry({
             placeholder="0.3, 200 Mohm, OL"
           />
         </div>
-        <button className="button min-h-11" onClick={() => settle(0)}>
+        <button className="button min-h-11" onClick={() => settle(BY_TONE_OHM)}>
           It beeps
         </button>
         <button className="button min-h-11" onClick={() => settle(Infinity)}>

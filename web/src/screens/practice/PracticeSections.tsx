@@ -208,6 +208,14 @@ function ShopTools({ practice, onChange }: Section): ReactNode {
         ]}
         onChange={(to) => onChange({ ohmMeter: to === 'four-wire' ? 'four-wire' : 'two-wire' })}
       />
+      <Tick
+        label="A tuner at the radio"
+        checked={practice.tuner ?? false}
+        onChange={(tuner) => onChange({ tuner })}
+      />
+      <p className="text-sm text-muted">
+        It gets the power into a line which does not match; what the line then loses stays.
+      </p>
       <Dies practice={practice} onChange={onChange} />
     </section>
   );

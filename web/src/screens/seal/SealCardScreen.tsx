@@ -1,7 +1,9 @@
 import {
   closureSteps,
+  judgeTorque,
   parseCelsius,
   parseTorque,
+  photosOf,
   sealSteps,
   sealSystem,
   type SealStep,
@@ -17,6 +19,7 @@ import { useWorkProgress } from '../../store/useWorkProgress.js';
 import { Message } from '../../ui/Message.js';
 import { usePreferences } from '../../ui/Preferences.js';
 import { QuantityField } from '../../ui/QuantityField.js';
+import { SignedBy } from '../../ui/SignedBy.js';
 import { TextField } from '../../ui/TextField.js';
 import { Tick } from '../../ui/Tick.js';
 import { DripLoopDrawing } from './DripLoopDrawing.js';
@@ -71,7 +74,8 @@ interface Running {
 }
 
 function RunningSeal({ joint, steps, progress, keep }: Running): ReactNode {
-  const { id, writer } = useOpenRun();
+  const { id, writer, facts, practice } = useOpenRun();
+  const { name } = usePreferences();
   const navigate = useNavigate();
   const [hint, setHint] = useState('');
   const k = stepAt(steps, progress);
@@ -86,7 +90,7 @@ function RunningSeal({ joint, steps, progress, keep }: Running): ReactNode {
     if (pressed.kind === 'moved') change(pressed.progress);
     else if (pressed.kind === 'blocked') setHint(pressed.why);
     else {
-      writer.add(sealedFact(joint, progress));
+      writer.add(sealedFact(joint, progress, photosOf(facts, joint.jointId).length > 0));
       keep(undefined);
       void navigate(leaveTo);
     }
@@ -106,6 +110,12 @@ function RunningSeal({ joint, steps, progress, keep }: Running): ReactNode {
       onHint={setHint}
       onHeard={(text) => change(heard(step, progress, text))}
     >
+      {/* Who signs is asked before the first answer, and stays there until there is a name. */}
+      {(name === '' || k === 0) && (
+        <div className="max-w-xs">
+          <SignedBy crew={practice.crew ?? []} />
+        </div>
+      )}
       {step.layer !== undefined && joint.wrap && (
         <SealDrawing sheet={joint} plan={joint.wrap} upTo={step.layer} goesOn />
       )}
@@ -116,9 +126,11 @@ function RunningSeal({ joint, steps, progress, keep }: Running): ReactNode {
   );
 }
 
+const torqueTone = { pass: 'text-lake', caution: 'text-caution', fail: 'text-stop' };
+
 /** What a step asks for. */
 function Answer({
-  joint: { unproved },
+  joint: { unproved, torqueRange },
   step,
   progress,
   change,
@@ -150,7 +162,11 @@ function Answer({
           />
         </div>
       );
-    case 'torque':
+    case 'torque': {
+      const judged =
+        torqueRange && progress.torqueNm !== undefined
+          ? judgeTorque(torqueRange, progress.torqueNm)
+          : undefined;
       return (
         <div className="grid max-w-xs gap-2">
           <QuantityField
@@ -160,6 +176,9 @@ function Answer({
             parse={parseTorque}
             onChange={(torqueNm) => change({ ...progress, torqueNm })}
           />
+          <div role="status">
+            {judged && <p className={`text-lg font-semibold ${torqueTone[judged.verdict]}`}>{judged.why}</p>}
+          </div>
           <Tick
             label="No torque spanner here"
             checked={progress.noSpanner ?? false}
@@ -167,6 +186,7 @@ function Answer({
           />
         </div>
       );
+    }
     case 'dry':
       return (
         <button

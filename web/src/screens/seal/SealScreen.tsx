@@ -5,6 +5,7 @@ import {
   type ClosurePlan,
   type SealPlan,
   type FactBody,
+  type LowerSource,
   type WrapSheet,
 } from '@kobran/core';
 import type { ReactNode } from 'react';
@@ -58,6 +59,7 @@ function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
         {wrap && <LayerList sheet={sheet} plan={wrap} />}
         {wrap && sheet.dripLoop && !sheet.sealed && <DripLoopDrawing loop={sheet.dripLoop} />}
         <Housings sheet={sheet} />
+        <LowerSide sheet={sheet} />
         <ul className="mt-2 list-disc space-y-1 pl-5">
           {instructions.map((line) => (
             <li key={line}>{line}</li>
@@ -82,6 +84,37 @@ function Joint({ sheet }: { sheet: WrapSheet }): ReactNode {
         {sealed && <Opening sheet={sheet} />}
       </div>
     </li>
+  );
+}
+
+const lowerFrom: Record<LowerSource, string> = {
+  said: 'as said here',
+  'drip loop': 'by its drip loop: the cable outside comes up to the plate from below',
+  heights: 'by the heights of the route',
+  assumed: 'not known: say it, or tape may gather water',
+};
+
+/** From which side the cable comes up to the joint: tape goes on from there upwards. */
+function LowerSide({ sheet: { jointId, name, hang, between, system } }: { sheet: WrapSheet }): ReactNode {
+  const { editor } = useOpenRun();
+  if (!system) return null;
+  return (
+    <div className="mt-2 max-w-md">
+      <Choice
+        label={`Lower side of ${name}`}
+        value={hang.lower}
+        options={[
+          { value: 'radio', label: `towards the radio (${between[0]})` },
+          { value: 'antenna', label: `towards the antenna (${between[1]})` },
+        ]}
+        hint={`${lowerFrom[hang.from]}${hang.flange ? '; the tape ends at the flange' : ''}`}
+        onChange={(lower) =>
+          editor.change([
+            { op: 'set hang', hang: { joint: jointId, lower: lower === 'antenna' ? 'antenna' : 'radio' } },
+          ])
+        }
+      />
+    </div>
   );
 }
 

@@ -73,9 +73,12 @@ describe('the card of a seal', () => {
     const fact = sealedFact(
       { jointId: 'a>b', jointIds: ['a>b'], system: 'rubber and vinyl', wrap } as WrapSheet,
       progress,
+      false,
     );
     expect(fact).toMatchObject({
       kind: 'sealed',
+      noSpanner: true,
+      noPhoto: true,
       jointId: 'a>b',
       system: 'rubber and vinyl',
       passes: 2,

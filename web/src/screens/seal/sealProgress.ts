@@ -87,7 +87,12 @@ export const backOne = (steps: readonly SealStep[], progress: SealProgress): Sea
 });
 
 /** The fact which a finished card writes. */
-export function sealedFact(joint: WrapSheet, { torqueNm, celsius, unproved }: SealProgress): FactBody {
+/** @param photographed is there a photo of the joint? Not stated where no card was followed, which asks for one */
+export function sealedFact(
+  joint: WrapSheet,
+  { torqueNm, celsius, unproved, noSpanner }: SealProgress,
+  photographed?: boolean,
+): FactBody {
   const { jointId, jointIds, system, wrap, closedBy } = joint;
   const used = usedParts(sealNeeds(joint));
   const passes = wrap?.layers.filter(({ tape }) => tape && tape.tape.kind !== 'vinyl').length ?? 0;
@@ -97,7 +102,8 @@ export function sealedFact(joint: WrapSheet, { torqueNm, celsius, unproved }: Se
     ...(system ? { system } : {}),
     ...(closedBy ? { closure: closedBy } : {}),
     ...(passes > 0 ? { passes } : {}),
-    ...(torqueNm === undefined ? {} : { torqueNm }),
+    ...(torqueNm === undefined ? (noSpanner ? { noSpanner } : {}) : { torqueNm }),
+    ...(photographed === false ? { noPhoto: true } : {}),
     ...(celsius === undefined ? {} : { celsius }),
     ...(unproved?.trim() ? { unproved: unproved.trim() } : {}),
     ...(jointIds.length > 1 ? { with: jointIds.slice(1) } : {}),

@@ -3,10 +3,12 @@ import type { PartDimensions, TrainItem } from '../../part.js';
 import { clearance, modelCable, roundMm } from '../groups.js';
 import { body, bodyOuterMm, centrePin, isUhf, type StyleKind } from './style.js';
 
-const insulator = (id: string, name: string): TrainItem => ({
+const FRONT_MM = 4;
+
+const insulator = (id: string, name: string, lengthMm: number): TrainItem => ({
   id,
   name,
-  lengthMm: 4,
+  lengthMm,
   outerMm: 7,
   direction: 'recess towards the pin',
 });
@@ -62,4 +64,8 @@ function stack(part: PartDimensions): TrainItem[] {
 const contacts = (part: PartDimensions): TrainItem[] =>
   isUhf(part)
     ? []
-    : [insulator('rear', 'rear insulator'), centrePin(part, 10, 3), insulator('front', 'front insulator')];
+    : [
+        insulator('rear', 'rear insulator', part.rearMm ?? FRONT_MM),
+        centrePin(part, 10, 3),
+        insulator('front', 'front insulator', FRONT_MM),
+      ];

@@ -7,6 +7,8 @@ import { pinsFor, type CableGroup } from '../groups.js';
 export interface Axial {
   neckMm: number;
   seatMm: number;
+  /** Of the rear insulator of a gland part; the conductor passes it. */
+  rearMm?: number;
   /** From the dielectric's stop to the reference plane. */
   frontMm: number;
   /** Depth in which the conductor sits; for a UHF tip the way through it. */
