@@ -72,7 +72,7 @@ export function writeAbcd(element: Element, frequencyHz: number, out: Abcd): voi
   switch (element.kind) {
     case 'line': {
       if (element.complexZ0) return writeComplexLine(element, frequencyHz, out);
-      const lossless = element.k1 === 0 && element.k2 === 0 && !element.floorDbPer100M;
+      const lossless = isLossless(element);
       const alphaL = lossless ? 0 : attenuationNeper(element, frequencyHz) * element.lengthM;
       const betaL = phaseConstant(element.velocityFactor, frequencyHz) * element.lengthM;
       const grow = lossless ? 1 : Math.exp(alphaL);
@@ -264,6 +264,10 @@ export function multiplyAbcd(left: Abcd, right: Abcd, product: Abcd): void {
   product[6] = cr * fr - ci * fi + dr * hr - di * hi;
   product[7] = cr * fi + ci * fr + dr * hi + di * hr;
 }
+
+/** Does a line lose nothing at any frequency? */
+export const isLossless = ({ k1, k2, floorDbPer100M = 0 }: LineElement): boolean =>
+  k1 === 0 && k2 === 0 && floorDbPer100M === 0;
 
 /** A cable as a line of a length, m, with its nominal impedance. */
 export const cableLine = (cable: Cable, lengthM: number): LineElement => {

@@ -1,5 +1,5 @@
 import { attenuationNeper, lawHoldsFrom, phaseConstant } from './attenuation.js';
-import { putLine, writeAbcd, type Abcd, type Element, type LineElement } from './element.js';
+import { isLossless, putLine, writeAbcd, type Abcd, type Element, type LineElement } from './element.js';
 
 /** Frequencies worked through at once: what is read again and again then stays near the processor. */
 export const CHUNK = 128;
@@ -86,9 +86,9 @@ function writeLine(line: LineElement, hz: Float64Array, stepHz: number, plane: F
   const [turnCos, turnSin] = [Math.cos(angle), Math.sin(angle)];
   const first = phaseConstant(velocityFactor, hz[0]) * lengthM;
   let [cos, sin] = [Math.cos(first), Math.sin(first)];
-  const isLossless = line.k1 === 0 && line.k2 === 0 && !line.floorDbPer100M;
+  const lossless = isLossless(line);
   for (let k = 0; k < hz.length; k++) {
-    const grow = isLossless ? 1 : Math.exp(attenuationNeper(line, hz[k]) * lengthM);
+    const grow = lossless ? 1 : Math.exp(attenuationNeper(line, hz[k]) * lengthM);
     putLine(plane, k, CHUNK, grow, cos, sin, z0Ohm);
     const turned = cos * turnCos - sin * turnSin;
     sin = sin * turnCos + cos * turnSin;

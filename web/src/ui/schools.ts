@@ -21,6 +21,10 @@ export const schoolsOfLap: School<NonNullable<Practice['tapeLap']>>[] = [
 ];
 
 export const schoolsOfTape: School<Practice['tapeStretch']>[] = [
-  { value: 'a little', label: 'A little, 1.5 times', why: 'thicker layer, no risk of tearing; never less, or it does not fuse' },
+  {
+    value: 'a little',
+    label: 'A little, 1.5 times',
+    why: 'thicker layer, no risk of tearing; never less, or it does not fuse',
+  },
   { value: 'hard', label: 'Hard, 1.8 times', why: 'fuses fastest; over-stretched it thins' },
 ];

@@ -109,14 +109,7 @@ function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, cata
   const against: Objection[] = [
     ...(changed ? [] : [objection('parts', 'no connector parts of these series fit it')]),
     ...impedanceAgainst(cable, sheet.referenceOhm, receive),
-    ...(sheet.topHz >= cableCutoffHz(cable)
-      ? [
-          objection(
-            'second mode',
-            `carries a second mode from ${formatFrequency(cableCutoffHz(cable))}: too thick for ${formatFrequency(sheet.topHz)}`,
-          ),
-        ]
-      : []),
+    ...secondModeAgainst(cable, sheet.topHz),
     ...(judgedDb > budgetDb
       ? [
           objection(
@@ -125,14 +118,7 @@ function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, cata
           ),
         ]
       : []),
-    ...(!receive && averageW > limitW * (1 - AVERAGE_POWER_SPREAD)
-      ? [
-          objection(
-            'power',
-            `handles about ${formatPower(limitW)} on average, within ${Math.round(AVERAGE_POWER_SPREAD * 100)} %; the run asks ${formatPower(averageW)}`,
-          ),
-        ]
-      : []),
+    ...(receive ? [] : heatAgainst(averageW, limitW)),
     ...placesAgainst(cable, crossed),
   ];
   const plusMinus = own * lossToleranceOf(cable);
@@ -164,6 +150,28 @@ function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, cata
     marks: [],
   };
 }
+
+const secondModeAgainst = (cable: Cable, topHz: number): Objection[] => {
+  const cutoffHz = cableCutoffHz(cable);
+  return topHz < cutoffHz
+    ? []
+    : [
+        objection(
+          'second mode',
+          `carries a second mode from ${formatFrequency(cutoffHz)}: too thick for ${formatFrequency(topHz)}`,
+        ),
+      ];
+};
+
+const heatAgainst = (averageW: number, limitW: number): Objection[] =>
+  averageW <= limitW * (1 - AVERAGE_POWER_SPREAD)
+    ? []
+    : [
+        objection(
+          'power',
+          `handles about ${formatPower(limitW)} on average, within ${Math.round(AVERAGE_POWER_SPREAD * 100)} %; the run asks ${formatPower(averageW)}`,
+        ),
+      ];
 
 const impedanceAgainst = ({ impedanceOhm }: Cable, referenceOhm: number, receive: boolean): Objection[] =>
   impedanceOhm === referenceOhm || (receive && impedanceOhm === 75)

@@ -135,26 +135,24 @@ export function withLead(pieces: AnyPiece[], { radio }: Pick<Design, 'radio'>, c
   if (main === 0 && cable.jacketMm <= PORT_BEARS_MM[radio.handheld ? 'handheld' : 'fixed'])
     return [...saved, ...pieces];
   if (thick.lengthM < 2 * LEAD_M) return pieces;
+  const lead = leadTo(thick, cable, radio.face, catalog);
+  return lead ? [...saved, ...lead, ...pieces.slice(main + 1)] : pieces;
+}
+
+/** A thin lead with the port’s own end, what lies between it and the thick cable, and that cable shortened by it. */
+function leadTo(thick: Assembly, cable: Cable, port: string, catalog: Catalog): AnyPiece[] | undefined {
   for (const id of leadCables) {
     const lead = catalog.cables.get(id);
-    if (!lead || lead.impedanceOhm !== cable.impedanceOhm) continue;
-    const near = partsToMeet(faceOf(radio.face), id, catalog).at(0)?.id;
+    if (lead?.impedanceOhm !== cable.impedanceOhm) continue;
+    const near = partsToMeet(faceOf(port), id, catalog).at(0)?.id;
     const met = meet(lead, cable, catalog);
     if (!near || !met) continue;
+    const ends = { a: { part: near }, b: { part: met.near } };
     return [
-      ...saved,
-      assembly(pieces, {
-        id: 'lead',
-        label: 'Radio lead',
-        cable: id,
-        lengthM: LEAD_M,
-        a: { part: near },
-        b: { part: met.near },
-      }),
+      { kind: 'assembly', id: 'lead', label: 'Radio lead', cable: id, lengthM: LEAD_M, ...ends },
       ...met.between,
       { ...thick, lengthM: thick.lengthM - LEAD_M, a: { part: met.far } },
-      ...pieces.slice(main + 1),
     ];
   }
-  return pieces;
+  return undefined;
 }

@@ -43,6 +43,39 @@ const METER_SHARE = 0.05;
 /** Points of each band at which the run is looked at. */
 const LOOKS = 9;
 
+/** What a run shows into a load: with the load’s own reflection where that was read, which passes the run twice and may add to its own. */
+function loadAlone(
+  { s11, lossDb }: Swept,
+  facts: Facts,
+): { rho: number; worst: number; withLoad: string; how: string } {
+  const swr = readingOf(facts, 'load alone')?.value ?? undefined;
+  const rho = swr === undefined ? 0 : reflectionFromSwr(swr);
+  const worst = Math.min(
+    ...magnitudes(s11).map((own, k) => returnLossDb(Math.min(1, own + rho * 10 ** (-lossDb[k] / 10)))),
+  );
+  return swr === undefined
+    ? { rho, worst, withLoad: '', how: 'A good load in the antenna’s place, over the bands.' }
+    : {
+        rho,
+        worst,
+        withLoad: `; with the load’s own SWR ${swr.toFixed(2)}`,
+        how: `The load which reads ${swr.toFixed(2)} alone in the antenna’s place, over the bands.`,
+      };
+}
+
+/** SWR at the radio with the antenna on: as planned, or behind what the antenna alone was read. */
+function antennaAlone(
+  swept: Swept,
+  { swrAtRadio, swrAtAntenna }: MatchOfRun['figures'],
+  facts: Facts,
+): Pick<RunExpectation, 'expected' | 'limit' | 'most'> {
+  const read = readingOf(facts, 'antenna alone')?.value ?? undefined;
+  const expected = read === undefined ? swrAtRadio : withAntenna(read, swept, swrAtRadio);
+  const most = expected.value * (1 + SWR_MARGIN);
+  const behind = `${(read ?? swrAtAntenna.value).toFixed(2)} at the antenna behind it${read === undefined ? '' : ', as read'}`;
+  return { expected, limit: `${behind}; at most ${most.toFixed(2)}`, most };
+}
+
 /** What the run as a whole should show: into a load first, then with its antenna, then with power. */
 export function runExpectations(
   design: Design,
@@ -56,18 +89,9 @@ export function runExpectations(
     ),
   );
   const swept = predictSweep(design, catalog, '', 'load', f);
-  const loadSwr = readingOf(facts, 'load alone')?.value ?? undefined;
-  const loadRho = loadSwr === undefined ? 0 : reflectionFromSwr(loadSwr);
-  // What a load reflects passes the run twice, and may add to the run’s own.
-  const worst = Math.min(
-    ...magnitudes(swept.s11).map((own, k) =>
-      returnLossDb(Math.min(1, own + loadRho * 10 ** (-swept.lossDb[k] / 10))),
-    ),
-  );
-  const withLoad = loadSwr === undefined ? '' : `; with the load’s own SWR ${loadSwr.toFixed(2)}`;
-  const antennaSwr = readingOf(facts, 'antenna alone')?.value ?? undefined;
-  const swrAtRadio =
-    antennaSwr === undefined ? figures.swrAtRadio : withAntenna(antennaSwr, swept, figures.swrAtRadio);
+  const load = loadAlone(swept, facts);
+  const { worst, withLoad } = load;
+  const antenna = antennaAlone(swept, figures, facts);
   const loss = Math.max(...swept.lossDb);
   const margin = lossMarginDb(loss);
   const shorts = dcShorts(design, catalog);
@@ -77,7 +101,7 @@ export function runExpectations(
   }, 0);
   // Into a dummy load the antenna’s SWR has no part: matched loss alone.
   const top = swept.lossDb[swept.lossDb.length - 1];
-  const share = 10 ** (-top / 10) * (1 - loadRho ** 2);
+  const share = 10 ** (-top / 10) * (1 - load.rho ** 2);
   const intoLoad = figure(
     figures.forward.value * share,
     'W',
@@ -88,10 +112,7 @@ export function runExpectations(
     {
       id: 'return loss',
       name: 'Return loss into a load',
-      how:
-        loadSwr === undefined
-          ? 'A good load in the antenna’s place, over the bands.'
-          : `The load which reads ${loadSwr.toFixed(2)} alone in the antenna’s place, over the bands.`,
+      how: load.how,
       expected: figure(worst, 'dB', `chain matrices of all pieces and joints, worst in the bands${withLoad}`),
       limit: `${formatDecibels(returnLossLimitDb(worst))} or more is good`,
       least: returnLossLimitDb(worst),
@@ -123,10 +144,8 @@ export function runExpectations(
       id: 'swr',
       name: 'SWR at the radio, antenna on',
       how: 'A good one alone passes nothing: loss hides the antenna’s own.',
-      expected: swrAtRadio,
-      limit: `${(antennaSwr ?? figures.swrAtAntenna.value).toFixed(2)} at the antenna behind it${antennaSwr === undefined ? '' : ', as read'}; at most ${(swrAtRadio.value * (1 + SWR_MARGIN)).toFixed(2)}`,
+      ...antenna,
       least: 1,
-      most: swrAtRadio.value * (1 + SWR_MARGIN),
     },
     ...(receiveOnly
       ? []

@@ -29,6 +29,7 @@ export type Change =
 
 /** Applies a change; the given design is not touched. A piece which is gone leaves the design as it is. */
 export function applyChange(design: Design, change: Change): Design {
+  if (isAtJoint(change)) return changedAtJoint(design, change);
   switch (change.op) {
     case 'splice pieces':
       return { ...design, pieces: design.pieces.toSpliced(change.at, change.remove, ...change.insert) };
@@ -49,15 +50,6 @@ export function applyChange(design: Design, change: Change): Design {
       const { route: _, ...own } = design;
       return change.route.length > 0 ? { ...own, route: change.route } : own;
     }
-    case 'set housing':
-      return withHousing(design, change.housing);
-    case 'set hang':
-      return {
-        ...design,
-        hangs: [...(design.hangs ?? []).filter(({ joint }) => joint !== change.hang.joint), change.hang],
-      };
-    case 'set seal':
-      return withSeal(design, change.joint, change.seal);
     case 'set name':
       return { ...design, name: change.name };
     case 'set design':
@@ -65,10 +57,27 @@ export function applyChange(design: Design, change: Change): Design {
   }
 }
 
-function withHousing(design: Design, housing: Housing): Design {
-  const others = (design.housings ?? []).filter(({ joint }) => joint !== housing.joint);
-  return { ...design, housings: [...others, housing] };
+type JointChange = Extract<Change, { op: 'set housing' | 'set hang' | 'set seal' }>;
+
+const isAtJoint = (change: Change): change is JointChange =>
+  change.op === 'set housing' || change.op === 'set hang' || change.op === 'set seal';
+
+/** What somebody said of one joint takes the place of what was said of it before. */
+function changedAtJoint(design: Design, change: JointChange): Design {
+  switch (change.op) {
+    case 'set housing':
+      return { ...design, housings: withOf(design.housings, change.housing) };
+    case 'set hang':
+      return { ...design, hangs: withOf(design.hangs, change.hang) };
+    case 'set seal':
+      return withSeal(design, change.joint, change.seal);
+  }
 }
+
+const withOf = <One extends { joint: string }>(all: readonly One[] = [], one: One): One[] => [
+  ...all.filter(({ joint }) => joint !== one.joint),
+  one,
+];
 
 function withSeal({ seals = [], ...own }: Design, joint: string, seal: JointSeal | undefined): Design {
   const all = [...seals.filter((one) => one.joint !== joint), ...(seal ? [seal] : [])];

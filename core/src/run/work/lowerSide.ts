@@ -28,6 +28,18 @@ const legAt = (spans: readonly ZoneSpan[], legs: readonly Leg[], atM: number): L
 /** Beside a joint, m. */
 const BESIDE_M = 1e-3;
 
+/** A rigid piece whose other side is dry goes through a wall or plate; a set that stands outdoors is a box: there the joint ends at a flange. */
+function flangeOf(
+  { leftPiece }: PlacedJoint,
+  { rightPiece }: PlacedJoint,
+  spans: readonly ZoneSpan[],
+): JointHang['flange'] {
+  const isDry = (atM: number): boolean => !isExposed(zoneAt(spans, atM));
+  const isRigid = (placed: PlacedPiece): boolean => placed.piece.kind !== 'assembly';
+  if (!leftPiece || (isRigid(leftPiece) && isDry(leftPiece.fromM - BESIDE_M))) return 'radio';
+  return rightPiece && isRigid(rightPiece) && isDry(rightPiece.toM + BESIDE_M) ? 'antenna' : undefined;
+}
+
 /**
  * Which side of joints under one wrap is the lower one. What somebody said of it comes first. At a plate or wall the cable outside comes from below, by
  * its drip loop. Else the heights of the site, or a leg that climbs, decide; where nothing does, runs are taken to go up to their antenna, and it is
@@ -39,27 +51,13 @@ export function hangOf(
   { legs, hangs }: Pick<Design, 'legs' | 'hangs'>,
   spans: readonly ZoneSpan[],
 ): JointHang {
-  const dry = (piece: PlacedPiece | undefined, atM: number | undefined): boolean =>
-    piece !== undefined &&
-    piece.piece.kind !== 'assembly' &&
-    atM !== undefined &&
-    !isExposed(zoneAt(spans, atM));
-  const rigidBefore = first.leftPiece;
-  const rigidAfter = last.rightPiece;
-  // A rigid piece whose other side is dry goes through a wall or plate; a set that stands outdoors is a box.
-  const wallBefore =
-    dry(rigidBefore, rigidBefore && rigidBefore.fromM - BESIDE_M) || rigidBefore === undefined;
-  const wallAfter = dry(rigidAfter, rigidAfter && rigidAfter.toM + BESIDE_M);
-  const flange = wallBefore ? 'radio' : wallAfter ? 'antenna' : undefined;
+  const flange = flangeOf(first, last, spans);
   const said = hangs?.find(({ joint }) => joint === first.id)?.lower;
   if (said) return { lower: said, from: 'said', flange };
   if (flange) return { lower: flange === 'radio' ? 'antenna' : 'radio', from: 'drip loop', flange };
-  const after = legAt(spans, legs, last.atM + BESIDE_M);
-  const before = legAt(spans, legs, first.atM - BESIDE_M);
-  for (const leg of [after, before]) {
-    const rise = leg && riseOf(leg);
-    if (rise !== undefined && Math.abs(rise) >= LEVEL_M)
-      return { lower: rise > 0 ? 'radio' : 'antenna', from: 'heights', flange };
-  }
+  const byHeight = [legAt(spans, legs, last.atM + BESIDE_M), legAt(spans, legs, first.atM - BESIDE_M)]
+    .map((leg) => leg && riseOf(leg))
+    .find((rise) => rise !== undefined && Math.abs(rise) >= LEVEL_M);
+  if (byHeight !== undefined) return { lower: byHeight > 0 ? 'radio' : 'antenna', from: 'heights', flange };
   return { lower: 'radio', from: 'assumed', flange };
 }

@@ -142,7 +142,6 @@ export function wrapSheets(
     const hang = hangOf(first, group[group.length - 1], design, spans);
     const seal = jointSeal(group, { catalog, practice, housing, own, hang });
     const at = sealOf(facts, id)?.at;
-    const torque = [first.left, first.right].map(({ series }) => seriesById[series].torqueNm).find(Boolean);
     const beside = group.flatMap(({ leftPiece, rightPiece }) => [leftPiece?.piece.id, rightPiece?.piece.id]);
     return [
       {
@@ -155,8 +154,7 @@ export function wrapSheets(
         hang,
         ...seal,
         housing,
-        torqueNm: torque ? Math.max(...torque) : undefined,
-        torqueRange: torque ?? undefined,
+        ...torqueOf(first),
         unproved: proofs()
           .filter((one) => beside.includes(one.pieceId) && !isProved(one))
           .map(({ name }) => name),
@@ -167,6 +165,12 @@ export function wrapSheets(
       },
     ];
   });
+}
+
+/** What the coupling of a joint asks for, N·m. */
+function torqueOf({ left, right }: PlacedJoint): Pick<WrapSheet, 'torqueNm' | 'torqueRange'> {
+  const range = [left, right].map(({ series }) => seriesById[series].torqueNm).find(Boolean) ?? undefined;
+  return { torqueNm: range && Math.max(...range), torqueRange: range };
 }
 
 /** Water on a cable runs to the lowest place: below a joint in the weather that is a loop. */

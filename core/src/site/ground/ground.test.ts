@@ -229,7 +229,7 @@ describe('the ground of a site', () => {
       groundedSite(
         aGround({
           nodes: [{ id: 'bar', name: 'bar', kind: 'entry bar', metal: 'copper' }, aGround().nodes[2]],
-          bonds: [aGround().bonds[6], { ...bond('bar', 'building'), lengthM: undefined } as never],
+          bonds: [aGround().bonds[6], { ...bond('bar', 'building'), lengthM: undefined }],
         }),
       ),
     ).ground;
