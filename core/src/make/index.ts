@@ -50,4 +50,13 @@ export { shareDifference, tally, wilson, type EndOutcome, type Tally } from './s
 export { STRIP_TOLERANCE_MM, stripGauge, stripText } from './stripGauge.js';
 export type { GaugeStretch, Layer, StripGauge } from './stripGauge.js';
 export { formatCaliper, stripToolSettings, type Blade } from './stripTool.js';
-export { owns, ownsDie, toolIds, toolNames, formatTool, type ToolId, type ToolNeed } from './tools.js';
+export {
+  dieText,
+  owns,
+  ownsDie,
+  toolIds,
+  toolNames,
+  formatTool,
+  type ToolId,
+  type ToolNeed,
+} from './tools.js';

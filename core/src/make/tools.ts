@@ -47,4 +47,7 @@ export const owns = (
   (!tools || tools.includes(tool)) && (tool !== 'crimper' || hexMm === undefined || ownsDie(diesMm, hexMm));
 
 export const formatTool = ({ tool, hexMm }: ToolNeed): string =>
-  hexMm === undefined ? toolNames[tool] : `${toolNames[tool]}: ${hexMm} mm across flats`;
+  hexMm === undefined ? toolNames[tool] : `${toolNames[tool]}: ${dieText(hexMm)} across flats`;
+
+/** A die as it is marked, in millimetres and in thousandths of an inch. */
+export const dieText = (hexMm: number): string => `${hexMm} mm (${(hexMm / 25.4).toFixed(3).slice(1)} in)`;

@@ -39,5 +39,7 @@ export function parseDecibels(text: string): Result<number> {
  */
 export function formatDecibels(db: number): string {
   if (!Number.isFinite(db)) return db > 0 ? 'perfect' : '–';
-  return `${db.toFixed(Math.abs(db) < 10 ? 2 : 1)} dB`;
+  const written = db.toFixed(Math.abs(db) < 10 ? 2 : 1);
+  // Nothing has no sign.
+  return `${Number(written) === 0 ? '0.00' : written} dB`;
 }

@@ -109,7 +109,8 @@ const formats: Record<FigureUnit, (value: number, system: UnitSystem) => string>
 
 /** The spread of a figure in its own unit, `± 0.12 dB`, or an empty text when none is stated. */
 export function formatSpread({ plusMinus, unit, source }: Figure, system: UnitSystem): string {
-  if (plusMinus === undefined) return '';
+  // Nothing give or take says nothing.
+  if (plusMinus === undefined || plusMinus === 0) return '';
   const inAll = unit === 'cut' && system === 'metric' ? formats.m(plusMinus, system) : undefined;
   return `± ${inAll ?? formatFigure({ value: plusMinus, unit, source, plusMinus }, system)}`;
 }

@@ -20,17 +20,30 @@ export function parseFrequency(text: string): Result<number> {
   });
 }
 
+/** Units from the largest, and the places of what was worked out, not typed. */
+const units: readonly [hertz: number, name: string, places: number, most: number][] = [
+  [1e9, 'GHz', 4, 9],
+  [1e6, 'MHz', 3, 6],
+  [1e3, 'kHz', 1, 3],
+  [1, 'Hz', 0, 0],
+];
+
+/** What lies so near to a whole hertz was typed as one, Hz. */
+const WHOLE_HZ = 1e-3;
+
 /**
- * Writes a frequency with the fewest digits which keep it to 1 kHz.
+ * Writes a frequency: one in whole hertz, as channels are, with as many places as it has; one that was worked out to about 1 kHz.
  *
  * @param hertz frequency, Hz
- * @example formatFrequency(452.3e6) // '452.3 MHz'
+ * @example formatFrequency(1296.138e6) // '1.296138 GHz'
  */
 export function formatFrequency(hertz: number): string {
-  if (hertz >= 1e9) return `${trim(hertz / 1e9, 4)} GHz`;
-  if (hertz >= 1e6) return `${trim(hertz / 1e6, 3)} MHz`;
-  if (hertz >= 1e3) return `${trim(hertz / 1e3, 1)} kHz`;
-  return `${trim(hertz, 0)} Hz`;
+  const whole = Math.round(hertz);
+  const isWhole = Math.abs(hertz - whole) < WHOLE_HZ;
+  for (const [scale, name, places, most] of units) {
+    const written = Number(((isWhole ? whole : hertz) / scale).toFixed(isWhole ? most : places));
+    // Rounded, so that 999.9999 MHz is 1 GHz and never 1000 MHz.
+    if (written >= 1 || scale === 1) return `${written} ${name}`;
+  }
+  return `${hertz} Hz`;
 }
-
-const trim = (value: number, digits: number): string => String(Number(value.toFixed(digits)));

@@ -20,3 +20,5 @@ export { formatDecibels, parseDecibels } from './decibel.js';
 export { BY_TONE_OHM, formatResistance, parseResistance } from './resistance.js';
 export { figure, formatFigure, tapeM, formatSpread } from './figure.js';
 export type { Figure, FigureUnit } from './figure.js';
+export { parseScaled } from './scaled.js';
+export { lowerFirst } from './lowerFirst.js';

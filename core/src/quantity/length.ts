@@ -1,4 +1,4 @@
-import { place, splitTerms } from './number.js';
+import { place, pointSettled, splitTerms } from './number.js';
 import { fail, ok, type Result } from './result.js';
 
 /** Metres per unit. The foot is exactly 0.3048 m (international yard and pound agreement, 1959). */
@@ -28,6 +28,8 @@ export const METRES_PER_INCH = 0.0254;
 /** Nothing an installer cuts is longer; beyond it a slip of the unit is certain. */
 const LONGEST_M = 10_000;
 
+const THOUSANDTHS = /\d+\.\d{3}\s*m\b/;
+
 export type LengthUnit = 'm' | 'mm' | 'ft' | 'in';
 
 /**
@@ -43,7 +45,11 @@ export function parseLength(
   text: string,
   options: { unit?: LengthUnit; allowZero?: boolean } = {},
 ): Result<number> {
-  const split = splitTerms(text, 'length');
+  // Metres with three places behind a point are how Kobran writes them itself.
+  const split = splitTerms(
+    text.replace(THOUSANDTHS, (whole) => pointSettled(whole)),
+    'length',
+  );
   if (!split.ok) return split;
   let metres = 0;
   let previous = Infinity;

@@ -47,9 +47,11 @@ export function parsePower(text: string, { allowZero = false } = {}): Result<num
  */
 export function formatPower(watts: number): string {
   if (watts === 0) return '0 W';
-  if (watts >= 1000) return `${threeFigures(watts / 1000)} kW`;
-  if (watts >= 1) return `${threeFigures(watts)} W`;
-  return `${threeFigures(watts * 1000)} mW`;
+  // Rounded first, so that 999.7 W is 1 kW and never 1000 W.
+  const rounded = Number(watts.toPrecision(3));
+  if (rounded >= 1000) return `${threeFigures(rounded / 1000)} kW`;
+  if (rounded >= 1) return `${threeFigures(rounded)} W`;
+  return `${threeFigures(rounded * 1000)} mW`;
 }
 
 const threeFigures = (value: number): string => String(Number(value.toPrecision(3)));

@@ -8,7 +8,7 @@ import { parseScaled } from './scaled.js';
 export const BY_TONE_OHM = 1e-6;
 
 /**
- * Reads a meter's resistance: `0.3`, `300 mohm`, `0.3 Ω`, `1.2k`, `>200 Mohm`, `OL` (over range), `it beeps`, `silent`.
+ * Reads a meter's resistance: `0.3`, `300 mohm`, `0.3 Ω`, `1.2k`, `1k5`, `4R7`, `>200 Mohm`, `OL` (over range), `it beeps`, `silent`.
  *
  * @returns ohm; `Infinity` for an over-range reading
  * @example parseResistance('>200 Mohm') // { ok: true, value: 200000000 }
@@ -18,7 +18,7 @@ export function parseResistance(text: string): Result<number> {
   if (/^(o\.?l\.?|open|inf(inity)?|∞|silent|no beep)$/i.test(trimmed)) return { ok: true, value: Infinity };
   // A beeper says that there is next to nothing between the leads, and no more.
   if (/^(it )?beeps?$|^through, by tone$/i.test(trimmed)) return { ok: true, value: BY_TONE_OHM };
-  return parseScaled(trimmed.replace(/^>\s*/, ''), {
+  return parseScaled(pointLetter(trimmed.replace(/^>\s*/, '')), {
     kind: 'resistance',
     units: {
       ohm: 1,
@@ -40,6 +40,13 @@ export function parseResistance(text: string): Result<number> {
     allowZero: true,
   });
 }
+
+/** A letter in the place of the point, as resistors are marked: `4R7`, `1k5`, `2M2`. IEC 60062. */
+const pointLetter = (text: string): string =>
+  text.replace(
+    /^(\d+)([RkKMG])(\d+)$/,
+    (_, whole: string, unit: string, rest: string) => `${whole}.${rest}${unit === 'R' ? ' ohm' : unit}`,
+  );
 
 /**
  * Writes a resistance to three figures.

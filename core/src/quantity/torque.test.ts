@@ -8,6 +8,9 @@ it.each([
   ['1 Nm', 1],
   ['8 in-lb', 8 * 0.1129848],
   ['8 in lbf', 8 * 0.1129848],
+  ['0.7 ft-lb', 0.7 * 12 * 0.1129848],
+  ['90 N·cm', 0.9],
+  ['90 Ncm', 0.9],
 ])('%s', (text, nm) => {
   const read = parseTorque(text);
   expect(read.ok && read.value).toBeCloseTo(nm, 5);

@@ -126,7 +126,7 @@ export {
   readingOf,
   runExpectations,
   type RunExpectation,
-} from './advise/runExpectations.js';
+} from './work/runExpectations.js';
 export { rulerAt } from './wave/rulerAt.js';
 export { layOut, pieceName } from './wave/layout.js';
 export { shorten, type Shortened } from './advise/shorten.js';

@@ -18,7 +18,7 @@ import { withTargetLengths } from './design/targetLengths.js';
 import type { RunState } from './runState.js';
 import { proofSheets, wrapSheets } from './work/workSheets.js';
 import type { SnagContext } from './snags/snag.js';
-import { runProofs } from './advise/runExpectations.js';
+import { runProofs } from './work/runExpectations.js';
 import { matchFigures } from './sheet/lineSheets.js';
 import { antennaLoad } from './wave/antennaLoad.js';
 import { layOut } from './wave/layout.js';

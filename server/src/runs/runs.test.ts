@@ -5,7 +5,7 @@ import {
   type ProgressDocument,
   type RunDocument,
 } from '@kobran/contract';
-import { catalog, evaluate, noFacts, withShop, type ShopEntry } from '@kobran/core';
+import { catalog, evaluate, noFacts, onSite, withShop, type ShopEntry, type Site } from '@kobran/core';
 import { sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
@@ -51,7 +51,10 @@ describe('the same sheet through every door', () => {
   async function byBrowser(document: RunDocument): Promise<unknown> {
     const { practice } = await job(document.jobId);
     const { entries } = (await api().get('/api/shop')).body as { entries: ShopEntry[] };
-    return plain(evaluate(document.design, withShop(catalog, entries), { facts: document.facts, practice }));
+    // As a run is opened: with the place it lies in.
+    const { site } = (await api().get(`/api/jobs/${document.jobId}/site`)).body as { site: Site };
+    const design = onSite(document.design, site);
+    return plain(evaluate(design, withShop(catalog, entries), { facts: document.facts, practice }));
   }
 
   async function expectSame(jobId: string): Promise<void> {

@@ -1,12 +1,13 @@
-import type { Sheet } from '@kobran/core';
+import { formatFigure, type Sheet } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
-import { useWords } from '../ui/Preferences.js';
+import { usePreferences, useWords } from '../ui/Preferences.js';
 import { StateMark, stateWords } from '../ui/StateMark.js';
 
 /** The stages in the order of work, each with its state and a few words. */
 export function StageRail({ sheet, runId }: { sheet: Sheet; runId: string }): ReactNode {
   const words = useWords();
+  const { units } = usePreferences();
   return (
     <nav
       aria-label="Stages"
@@ -28,6 +29,9 @@ export function StageRail({ sheet, runId }: { sheet: Sheet; runId: string }): Re
                 <span className="block font-semibold">{words(name)}</span>
                 <span className="sr-only">{stateWords[state]}: </span>
                 <span className="block text-sm whitespace-nowrap text-muted md:whitespace-normal">
+                  {id === 'route' &&
+                    sheet.route.spans.length > 0 &&
+                    `${formatFigure(sheet.route.total, units)}, `}
                   {id === 'ground' ? words(detail) : detail}
                 </span>
               </span>

@@ -1,6 +1,7 @@
 import { generalCard } from '../generalCard.js';
 import { commonPractice, type Recipe } from '../recipe.js';
 import { shrinkDown } from '../steps/finish.js';
+import { dieText } from '../tools.js';
 import { ferruleDies } from '../steps/join.js';
 import { slotJoin } from '../steps/slot.js';
 
@@ -16,7 +17,7 @@ export const slotBnc: Recipe = {
       join: slotJoin(
         input,
         `A ferrule of two diameters is crimped in two steps: ${ferruleDies(input)
-          .map(({ hexMm }) => `${hexMm} mm`)
+          .map(({ hexMm = 0 }) => dieText(hexMm))
           .join(', then ')}.`,
       ),
       finish: [shrinkDown(input)],

@@ -1,6 +1,7 @@
 import { faceOf, type FaceCode, type SeriesId } from '../../catalog/index.js';
 import { generalCard } from '../generalCard.js';
 import type { RecipeInput, Step } from '../recipe.js';
+import { dieText } from '../tools.js';
 import { shortCheck } from './check.js';
 import { shrinkDown } from './finish.js';
 import { clickIn, crimpFerrule, pinOn } from './join.js';
@@ -26,7 +27,7 @@ const join = (input: RecipeInput): Step[] => [
   shortCheck('short2', 'Pin on, before it goes into the body: past the click there is no going back.'),
   clickIn(input),
   crimpFerrule(input, {
-    title: `Trim the braid to the neck, ferrule up, crimp with the ${input.part.hexMm} mm die`,
+    title: `Trim the braid to the neck, ferrule up, crimp with the ${dieText(input.part.hexMm ?? 0)} die`,
     how: 'Ferrule hard against the body. Close the tool until it lets go.',
     looksRight: ['even hex, no braid showing'],
     goesWrong: ['wrong die: it slips off in a tug, or crushes the dielectric'],

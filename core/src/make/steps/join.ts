@@ -1,5 +1,5 @@
 import { hexDiesMm } from '../../catalog/index.js';
-import type { ToolNeed } from '../tools.js';
+import { dieText, type ToolNeed } from '../tools.js';
 import { schoolsOfCentre } from '../schools.js';
 import { pinDieMm, soldering } from './benches.js';
 import type { RecipeInput, Step } from '../recipe.js';
@@ -86,7 +86,7 @@ export const pinOn = (input: RecipeInput, bySheet: 'crimp' | 'solder' = 'crimp')
     name: 'Pin',
     title: solders
       ? `Pin hard against the ${against}, then solder it through its hole`
-      : `Pin hard against the ${against}, then crimp it with the ${dieMm} mm die`,
+      : `Pin hard against the ${against}, then crimp it with the ${dieText(dieMm ?? 0)} die`,
     how: `Take the pin with the ${boreMm.toFixed(2)} mm bore and try it on dry. Not home: clear a crumb out of its bore, or shorten the conductor until the pin meets the ${against}; the dielectric stays as it is. See the conductor through the pin’s hole.${solders ? ' Solder: wick it in, none outside.' : ''}`,
     byTouch:
       'Try both pins of the bag: the right one goes on with a light push and does not wobble. Push it home, a nail finds no gap behind it.',
@@ -147,7 +147,7 @@ export const neckUnder = (input: RecipeInput): Step => ({
 export const crimpFerrule = ({ part }: RecipeInput, own: Partial<Step> = {}): Step => ({
   id: 'crimp',
   name: 'Crimp',
-  title: `Ferrule up to the body, crimp with the ${part.hexMm} mm die`,
+  title: `Ferrule up to the body, crimp with the ${dieText(part.hexMm ?? 0)} die`,
   how: 'Half its length over neck and braid, half over the jacket. Close the tool until it lets go.',
   byTouch:
     'Push the ferrule up until it stops at the body; tool hard against the body, squeeze until it springs open.',

@@ -113,13 +113,16 @@ const canStayWoven = (input: RecipeInput): boolean =>
 const toolOf = (input: RecipeInput): 'brush' | 'pick' | 'push under' =>
   input.schools.unbraiding === 'push under' && !canStayWoven(input) ? 'brush' : input.schools.unbraiding;
 
-const combTools = (tool: keyof typeof combing): ToolNeed[] => (tool === 'push under' ? [] : [{ tool }]);
+const combTools = (tool: keyof ReturnType<typeof combing>): ToolNeed[] =>
+  tool === 'push under' ? [] : [{ tool }];
 
-const combing = {
-  brush: 'Open the first 5 mm by hand, then hold a stiff nylon brush still and turn the cable in it.',
+const OPENED_MM = 5;
+
+const combing = ({ small }: Pick<RecipeInput, 'small'>) => ({
+  brush: `Open the first ${small(OPENED_MM)} by hand, then hold a stiff nylon brush still and turn the cable in it.`,
   pick: 'Open it from the cut with a blunt pick, a few crossings at a time, never pulling.',
   'push under': 'Leave it woven; open only its mouth a little, so that the neck finds its way under.',
-};
+});
 
 export const dressBraid = (input: RecipeInput): Step => {
   const { gauge, small } = input;
@@ -128,8 +131,8 @@ export const dressBraid = (input: RecipeInput): Step => {
     id: 'braid',
     name: 'Braid',
     title: `Trim the braid to ${small(stretch(gauge, 'braid'))}`,
-    how: `${combing[tool]} Trim with fine scissors.`,
-    byTouch: `${touchGauge(input.part, 'braid')} ${combing[tool]} Pinch the braid flat and cut along your fingertips, turning the cable.`,
+    how: `${combing(input)[tool]} Trim with fine scissors.`,
+    byTouch: `${touchGauge(input.part, 'braid')} ${combing(input)[tool]} Pinch the braid flat and cut along your fingertips, turning the cable.`,
     looksRight: ['even all round', 'no loose strands left on the dielectric'],
     feelsRight: ['one smooth edge round the cable', 'the dielectric is clean under a fingertip'],
     goesWrong: ['a stray strand finds the centre and shorts the end'],
@@ -146,8 +149,8 @@ export const foldBack = (input: RecipeInput, over: string): Step => {
     id: 'fold',
     name: 'Fold back',
     title: `Comb the braid out and fold it back over ${over}`,
-    how: `${combing[tool]} Lay it back even all round, trimmed to ${input.small(input.part.foldBackMm)}.`,
-    byTouch: `${combing[tool]} Stroke it back flat with the fingers all round; trim what reaches past the first joint of the little finger.`,
+    how: `${combing(input)[tool]} Lay it back even all round, trimmed to ${input.small(input.part.foldBackMm)}.`,
+    byTouch: `${combing(input)[tool]} Stroke it back flat with the fingers all round; trim what reaches past the first joint of the little finger.`,
     looksRight: ['one thin even layer', 'no strand left on the dielectric'],
     feelsRight: [`smooth over ${over}, no lump on one side`, 'nothing but dielectric in front of the fold'],
     goesWrong: [

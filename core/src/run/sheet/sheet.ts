@@ -8,7 +8,7 @@ import type { CutOfPiece, EndSheet, ProofSheet, WrapSheet } from '../work/work.j
 import type { Reception } from '../wave/reception.js';
 import type { RulerSamples } from '../wave/rulerAt.js';
 import type { Slack } from '../facts/slack.js';
-import type { RunProof } from '../advise/runExpectations.js';
+import type { RunProof } from '../work/runExpectations.js';
 import type { Snag } from '../snags/snag.js';
 
 /** One piece as the drawing needs it. */

@@ -1,3 +1,4 @@
+import { lowerFirst } from '../../quantity/index.js';
 import type { Finding, SnagRule } from './snag.js';
 
 /** A meter said that a cable, or the whole run, is not as it should be. What is measured comes before what is planned. */
@@ -15,7 +16,7 @@ export const readingFailed: SnagRule = ({ proofs, runProofs, layout }) => {
                 of: `${pieceId}:${one.id}`,
                 at: pieceId,
                 distanceM: layout.pieces.find(({ piece }) => piece.id === pieceId)?.fromM ?? 0,
-                what: `${name}: ${one.name.toLowerCase()} failed`,
+                what: `${name}: ${lowerFirst(one.name)} failed`,
                 why: one.judgement.why,
                 remedies: [],
                 source,
@@ -32,7 +33,7 @@ export const readingFailed: SnagRule = ({ proofs, runProofs, layout }) => {
               of: `run:${id}`,
               at: 'run',
               distanceM: 0,
-              what: `The whole run: ${/^SWR/.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1)} failed`,
+              what: `The whole run: ${lowerFirst(name)} failed`,
               why: `${text}; ${limit}. ${judgement.why}`,
               remedies: [],
               source,

@@ -10,7 +10,7 @@ import type { Layout } from '../wave/layout.js';
 import type { Practice } from '../../practice/index.js';
 import type { Look } from '../wave/looks.js';
 import type { ProofSheet, WrapSheet } from '../work/work.js';
-import type { RunProof } from '../advise/runExpectations.js';
+import type { RunProof } from '../work/runExpectations.js';
 import type { Reception } from '../wave/reception.js';
 
 export type SnagLevel = 'stop' | 'caution' | 'note';

@@ -1,3 +1,4 @@
+import { lowerFirst } from '../../quantity/index.js';
 import type { SheetBody } from '../sheet/sheet.js';
 import { progress, type StageRule } from './stage.js';
 
@@ -22,7 +23,7 @@ export const prove: StageRule = {
     return {
       state: progress(read.length, all.length),
       detail: all.length === 0 ? 'nothing to read' : `${read.length} of ${all.length} readings`,
-      next: open ? `Read ${open.name.toLowerCase()} of ${open.of}` : '',
+      next: open ? `Read ${lowerFirst(open.name)} of ${open.of}` : '',
     };
   },
   headline(body) {

@@ -6,12 +6,12 @@ import type { StageRule } from './stage.js';
 export const route: StageRule = {
   id: 'route',
   name: 'Route',
-  look({ design: { legs }, facts, body }) {
+  look({ design: { legs }, facts }) {
     if (legs.length === 0)
       return { state: 'not started', detail: 'no legs yet', next: 'Enter the legs of the route' };
     return {
       state: factAbout(facts, 'installed') ? 'done' : 'in work',
-      detail: `${body.route.total.value.toFixed(1)} m, ${legs.length} ${legs.length === 1 ? 'leg' : 'legs'}`,
+      detail: `${legs.length} ${legs.length === 1 ? 'leg' : 'legs'}`,
       next: 'Pull the run along its legs',
     };
   },

@@ -7,8 +7,16 @@ import {
   type DragEndEvent,
   type DragMoveEvent,
 } from '@dnd-kit/core';
-import { dropIndex, type JointSheet, type PieceSheet, type Sheet } from '@kobran/core';
+import {
+  dropIndex,
+  formatLength,
+  type JointSheet,
+  type PieceSheet,
+  type Sheet,
+  type UnitSystem,
+} from '@kobran/core';
 import { useState, type ReactNode, type RefObject } from 'react';
+import { usePreferences } from '../../ui/Preferences.js';
 import { Axis } from './Axis.js';
 import { PieceButton } from './PieceButton.js';
 import { pieceTargets } from './pieceTargets.js';
@@ -57,6 +65,7 @@ export function LineDrawing({
   cursorM,
   onCursor,
 }: Props): ReactNode {
+  const { units } = usePreferences();
   const [scrolled, setScrolled] = useState(0);
   const [drag, setDrag] = useState<Drag>();
   const { joints, pieces } = sheet;
@@ -106,7 +115,7 @@ export function LineDrawing({
             height={leadersY}
             className="absolute inset-0"
             role="img"
-            aria-label={described(sheet)}
+            aria-label={described(sheet, units)}
             onPointerMove={({ nativeEvent }) => onCursor(scale.invert(nativeEvent.offsetX))}
             onPointerLeave={() => onCursor(undefined)}
           >
@@ -197,8 +206,8 @@ function markerAt(pieces: readonly PieceSheet[], { id, index }: Drag): number {
 }
 
 /** What a sighted person learns from the drawing, in a sentence for each piece and joint. */
-function described({ pieces, joints, totalM, headline }: Sheet): string {
-  const metres = (m: number): string => `${m.toFixed(2)} m`;
+function described({ pieces, joints, totalM, headline }: Sheet, system: UnitSystem): string {
+  const metres = (m: number): string => formatLength(m, { system });
   const parts = joints.flatMap((joint, k) => [
     `joint ${joint.number} at ${metres(joint.atM)}, ${joint.zone}: ${joint.mating.verdict}${joint.snag ? `, ${joint.snag}` : ''}`,
     ...(pieces.at(k) && k < pieces.length

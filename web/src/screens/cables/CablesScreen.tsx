@@ -47,6 +47,7 @@ function Chooser({ piece, assemblies }: { piece: Assembly; assemblies: readonly 
   const catalog = useCatalog();
   const navigate = useNavigate();
   const [, change] = useAddress();
+  const { units } = usePreferences();
   const { design } = editor;
   const choice = useMemo(() => cableChoice(design, piece, sheet, catalog), [design, piece, sheet, catalog]);
   const take = ({ cable, changed }: CableRow): void => {
@@ -71,7 +72,7 @@ function Chooser({ piece, assemblies }: { piece: Assembly; assemblies: readonly 
             value={piece.id}
             options={assemblies.map(({ id, label, lengthM }) => ({
               value: id,
-              label: `${label}, ${lengthM.toFixed(2)} m`,
+              label: `${label}, ${formatLength(lengthM, { system: units })}`,
             }))}
             onChange={(id) => change({ piece: id })}
           />

@@ -3,6 +3,7 @@ import {
   formatResistance,
   formatSpread,
   latestReading,
+  lowerFirst,
   parseDecibels,
   parseResistance,
   stageHeadline,
@@ -127,7 +128,7 @@ function Proof({ proof }: { proof: ProofSheet }): ReactNode {
                     {sayMoment(kept.at)}
                   </p>
                 )}
-                {kept && <Withdraw key={kept.id} fact={kept} name={`${name.toLowerCase()}, ${proof.name}`} />}
+                {kept && <Withdraw key={kept.id} fact={kept} name={`${lowerFirst(name)}, ${proof.name}`} />}
               </div>
             </li>
           );

@@ -14,7 +14,7 @@ export function Withdraw({ fact, name }: { fact: Fact; name: string }): ReactNod
       <button
         type="button"
         className="min-h-9 text-left text-sm underline underline-offset-4 hover:decoration-2"
-        aria-label={`Withdraw the reading of ${name}`}
+        aria-label={`Withdraw the entry of ${name}`}
         onClick={() => setWhy('')}
       >
         Withdraw…
@@ -33,7 +33,7 @@ export function Withdraw({ fact, name }: { fact: Fact; name: string }): ReactNod
   };
   return (
     <form onSubmit={withdraw} className="mt-1">
-      <Labelled label={`Why is the reading of ${name} withdrawn?`} hint="It stays in the log, with this.">
+      <Labelled label={`Why is the entry of ${name} withdrawn?`} hint="It stays in the log, with this.">
         {(control) => (
           <input
             {...control}
@@ -51,7 +51,7 @@ export function Withdraw({ fact, name }: { fact: Fact; name: string }): ReactNod
       </Labelled>
       <p className="mt-1 flex gap-2">
         <button className="button" disabled={why.trim() === ''}>
-          Withdraw the reading
+          Withdraw it
         </button>
         <button type="button" className="button" onClick={() => setWhy(undefined)}>
           Keep it

@@ -36,7 +36,7 @@ export function RouteStrip({
   const marks = profile && place ? routeMarks(profile, { design, sheet, runId: id }, place, catalog) : [];
   const top = profile ? PROFILE_PX : 0;
   const say = (metres: number): string => formatLength(metres, { system: units, digits: 1 });
-  const words = legs.map(({ name, zone, lengthM }) => `${name}, ${zone}, ${lengthM.toFixed(1)} m`).join('; ');
+  const words = legs.map(({ name, zone, lengthM }) => `${name}, ${zone}, ${say(lengthM)}`).join('; ');
   const high = profile
     ? ` It begins at ${say(heightAt(profile, 0))} and ends at ${say(heightAt(profile, endM))} of height, with ${counted(marks)}.`
     : '';
@@ -50,7 +50,7 @@ export function RouteStrip({
           width={width}
           height={112 + top}
           role="img"
-          aria-label={`Route from the radio: ${words}. The run itself is ${sheet.totalM.toFixed(2)} m.${high}`}
+          aria-label={`Route from the radio: ${words}. The run itself is ${say(sheet.totalM)}.${high}`}
           onPointerMove={({ clientX, currentTarget }) => {
             const atM = scale.invert(clientX - currentTarget.getBoundingClientRect().left);
             onPoint(atM >= 0 && atM <= endM ? atM : undefined);

@@ -8,13 +8,12 @@ import { assembliesOf } from '../design/lookups.js';
 import { factsOf, newest } from '../facts/facts.js';
 import type { FactOf, Facts } from '../facts/kinds.js';
 import { runReading, type RunReadingId } from '../facts/runReading.js';
-import type { SheetBody } from '../sheet/sheet.js';
 import { predictSweep, type Swept } from '../wave/predict.js';
 
 /** What a sheet says of the match of its run. */
 export interface MatchOfRun {
   receiveOnly: boolean;
-  figures: Pick<SheetBody['figures'], 'forward' | 'swrAtRadio' | 'swrAtAntenna'>;
+  figures: { forward: Figure; swrAtRadio: Figure; swrAtAntenna: Figure };
 }
 
 /** One thing to expect of the whole run, its ends joined. */
