@@ -155,4 +155,4 @@ export {
 export { withFaults, type LineFault } from './wave/faults.js';
 export { piecesToCut, type PieceToCut, type RunOfJob } from './cutting/piecesToCut.js';
 export { setMember } from './cutting/setMembers.js';
-export { lotOf, trimGoalOf, trimReadings } from './cutting/trimming.js';
+export { lotOf, trimGoalOf, trimReadings, trimsOfOthers } from './cutting/trimming.js';

@@ -9,7 +9,7 @@ import { noFacts } from '../facts/facts.js';
 import type { TrimRecord } from '../facts/trimmed.js';
 import { piecesToCut } from './piecesToCut.js';
 import { setMember } from './setMembers.js';
-import { lotOf, trimGoalOf, trimReadings } from './trimming.js';
+import { lotOf, trimGoalOf, trimReadings, trimsOfOthers } from './trimming.js';
 
 const leg = cable({
   id: 'leg',
@@ -66,6 +66,16 @@ describe('what a lot has taught', () => {
     const learned = lotOf(readings, 'rg213', 'Drum 7', catalog);
     expect(learned.velocityFactor).toBeCloseTo(own, 3);
     expect(learned.sigma).toBeLessThan(lotOf([], 'rg213', 'Drum 7', catalog).sigma / 3);
+  });
+
+  // Every run has a piece which is called main: one of another run teaches this lot.
+  it('pieces of the same name in other runs teach, this piece itself does not', () => {
+    const of = (runId: string, about: string, vf: number) => ({ ...read(2, vf), runId, about });
+    const all = [of('a', 'main', 0.67), of('b', 'main', 0.68), of('a', 'tail', 0.69)];
+    expect(trimsOfOthers(all, 'a', 'main')).toEqual([all[1], all[2]]);
+    // One that said that the cable is not as it is named counts for its own piece as well.
+    const strange = { ...all[0], notAsNamed: true as const };
+    expect(trimsOfOthers([strange], 'a', 'main')).toEqual([strange]);
   });
 
   it('another lot, another cable and a lot nobody named teach nothing', () => {

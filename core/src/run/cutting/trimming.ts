@@ -20,6 +20,22 @@ const SHEET_SIGMAS = 3;
 /** A lot which is not as it is named may have any velocity factor: what its sheet says counts for nothing, share. */
 const UNNAMED_SHARE = 0.2;
 
+/** A reading with the run and the piece it was taken of. */
+interface TrimOfPiece extends TrimRecord {
+  runId: string;
+  about: string;
+}
+
+/**
+ * What other pieces have taught: readings of this piece itself are fitted by its coach, and would count twice. A piece is named by its run too, since
+ * every run has its `main`.
+ */
+export const trimsOfOthers = <One extends TrimOfPiece>(
+  all: readonly One[],
+  runId: string,
+  pieceId: string,
+): One[] => all.filter((one) => one.runId !== runId || one.about !== pieceId || one.notAsNamed);
+
 /** What the readings of a lot have taught, the data sheet's own velocity factor where there are none. */
 export function lotOf(
   records: readonly TrimRecord[],

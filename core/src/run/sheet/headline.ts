@@ -5,13 +5,15 @@ import type { SheetBody } from './sheet.js';
 
 /** A standing wave and a mismatch which cost less are not worth a sentence, dB. */
 const TOLD_DB = 0.1;
+/** From here on a tuner is worth its place in the first sentence, dB: SWR 1.8 and more. Common practice, no source. */
+const TUNER_DB = 0.35;
 
 type Figures = SheetBody['figures'];
 
 /** What arrives, with and without a tuner where that matters; first as the shop works. */
 function arriving({ reaching, withTuner, forward, turnedBack }: Figures, tuner: boolean, hz: string): string {
   const [bare, tuned, all] = [reaching, withTuner, forward].map(({ value }) => formatPower(value));
-  if (turnedBack.value < TOLD_DB) return `${bare} of ${all} reaches the antenna at ${hz}`;
+  if (turnedBack.value < TUNER_DB) return `${bare} of ${all} reaches the antenna at ${hz}`;
   return tuner
     ? `${tuned} of ${all} reaches the antenna at ${hz}, ${bare} without the tuner`
     : `${bare} of ${all} reaches the antenna at ${hz}, ${tuned} with a tuner at the radio`;

@@ -3,6 +3,7 @@ import {
   formatFrequency,
   formatLength,
   lotOf,
+  trimsOfOthers,
   nextCut,
   resonanceOfDelay,
   trimGoalOf,
@@ -29,7 +30,7 @@ import { AnalyserReading } from './AnalyserReading.js';
 
 /** A reading goes in, the next cut comes out; the lot remembers its true velocity factor. */
 export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
-  const { editor, facts } = useOpenRun();
+  const { editor, facts, id: runId } = useOpenRun();
   const catalog = useCatalog();
   const { data: trims = [] } = useQuery({
     queryKey: ['trims'],
@@ -38,12 +39,7 @@ export function TrimCoach({ piece }: { piece: Assembly }): ReactNode {
   const lotName = piece.lot ?? '';
   const readings = trimReadings(facts, piece.id);
   // What this piece itself has read is fitted by the coach; the lot is what the others taught.
-  const lot = lotOf(
-    trims.filter(({ about, notAsNamed }) => about !== piece.id || notAsNamed),
-    piece.cable,
-    lotName,
-    catalog,
-  );
+  const lot = lotOf(trimsOfOthers(trims, runId, piece.id), piece.cable, lotName, catalog);
   const goal = trimGoalOf(piece, catalog, lot);
   const lots = [...new Set(trims.filter(({ cable }) => cable === piece.cable).map((one) => one.lot))].filter(
     Boolean,

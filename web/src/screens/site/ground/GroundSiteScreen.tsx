@@ -169,7 +169,10 @@ function Figures({ sheet: { ground } }: { sheet: ReturnType<typeof useSiteSheet>
             <FigureText figure={highest} />
           ) : (
             <strong>
-              not known{voltsUnknown.some(({ unmeasured }) => unmeasured.length > 0) && ': enter the lengths'}
+              not known
+              {voltsUnknown.some(({ unmeasured }) => unmeasured.length > 0)
+                ? ': enter the lengths'
+                : ': one is tied to nothing'}
             </strong>
           )}
         </span>
