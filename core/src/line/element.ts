@@ -73,7 +73,7 @@ export function writeAbcd(element: Element, frequencyHz: number, out: Abcd): voi
     case 'line': {
       if (element.complexZ0) return writeComplexLine(element, frequencyHz, out);
       const lossless = isLossless(element);
-      const alphaL = lossless ? 0 : attenuationNeper(element, frequencyHz) * element.lengthM;
+      const alphaL = lossless ? 0 : saturated(attenuationNeper(element, frequencyHz) * element.lengthM);
       const betaL = phaseConstant(element.velocityFactor, frequencyHz) * element.lengthM;
       const grow = lossless ? 1 : Math.exp(alphaL);
       putLine(out, 0, 1, grow, Math.cos(betaL), Math.sin(betaL), element.z0Ohm);
@@ -264,6 +264,10 @@ export function multiplyAbcd(left: Abcd, right: Abcd, product: Abcd): void {
   product[6] = cr * fr - ci * fi + dr * hr - di * hi;
   product[7] = cr * fi + ci * fr + dr * hi + di * hr;
 }
+
+/** Nothing is left behind so much loss, 347 dB: more of it in one cable would only overflow, and say NaN. */
+const MAX_NEPER = 40;
+export const saturated = (neper: number): number => Math.min(MAX_NEPER, neper);
 
 /** Does a line lose nothing at any frequency? */
 export const isLossless = ({ k1, k2, floorDbPer100M = 0 }: LineElement): boolean =>

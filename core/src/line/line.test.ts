@@ -144,6 +144,20 @@ describe('published relations', () => {
     expect(averagePowerW(rg213, 30e6, 40, 3)).toBeLessThan(at30);
   });
 
+  it('behind a loss beyond all measure nothing arrives, and nothing is NaN', () => {
+    const thin = cableLine(entry(catalog.cables, 'rg174'), 10_000);
+    for (const grid of [[18e9], [17e9, 17.5e9, 18e9]]) {
+      const { transmissionDb, reflection } = sweep(
+        [thin, thin, thin],
+        { re: 100, im: 0 },
+        Float64Array.from(grid),
+        50,
+      );
+      for (const db of transmissionDb) expect(db).toBeLessThan(-300);
+      for (const rho of reflection) expect(rho).toBeCloseTo(0, 6);
+    }
+  });
+
   // R/(2·Z0), Pozar: RG-174/U, 355 ohm/km in 50 ohm, is 3.08 dB per 100 m for direct current.
   it('no cable loses less than its copper for direct current', () => {
     const rg174 = entry(catalog.cables, 'rg174');

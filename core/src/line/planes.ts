@@ -1,5 +1,13 @@
 import { attenuationNeper, lawHoldsFrom, phaseConstant } from './attenuation.js';
-import { isLossless, putLine, writeAbcd, type Abcd, type Element, type LineElement } from './element.js';
+import {
+  isLossless,
+  putLine,
+  saturated,
+  writeAbcd,
+  type Abcd,
+  type Element,
+  type LineElement,
+} from './element.js';
 
 /** Frequencies worked through at once: what is read again and again then stays near the processor. */
 export const CHUNK = 128;
@@ -88,7 +96,7 @@ function writeLine(line: LineElement, hz: Float64Array, stepHz: number, plane: F
   let [cos, sin] = [Math.cos(first), Math.sin(first)];
   const lossless = isLossless(line);
   for (let k = 0; k < hz.length; k++) {
-    const grow = lossless ? 1 : Math.exp(attenuationNeper(line, hz[k]) * lengthM);
+    const grow = lossless ? 1 : Math.exp(saturated(attenuationNeper(line, hz[k]) * lengthM));
     putLine(plane, k, CHUNK, grow, cos, sin, z0Ohm);
     const turned = cos * turnCos - sin * turnSin;
     sin = sin * turnCos + cos * turnSin;

@@ -340,6 +340,20 @@ describe('schools change the card', () => {
   });
 });
 
+// Common practice, no source: none of seven strands may be missing; of nineteen one may.
+it('a lost strand is a count where there are few', () => {
+  const lost = (on: string): string =>
+    card('n-plug-crimp-10mm', on)
+      .steps.find(({ id }) => id === 'strands')
+      ?.goesWrong.join() ?? '';
+  expect(lost('rg213')).toContain('of 7 none may be missing');
+  expect(
+    card('n-plug-crimp-5mm', 'rg58')
+      .steps.find(({ id }) => id === 'strands')
+      ?.goesWrong.join(),
+  ).toContain('one in twenty');
+});
+
 // Handbook of the trade, 3: dielectric and foil flush with the hat; insulators face each other on the pin's collar.
 describe('gland parts', () => {
   it.each([

@@ -1,3 +1,4 @@
+import { lowerFirst } from '@kobran/core';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { usePreferences } from '../ui/Preferences.js';
@@ -104,7 +105,7 @@ export function StepCard({
           className="col-span-3 flex min-h-20 items-center justify-between gap-3 rounded bg-ink px-6 text-left text-xl font-bold text-on-ink"
           onClick={onNext}
         >
-          {goOn ?? (following ? `Next: ${lower(following.title)}` : next)}
+          {goOn ?? (following ? `Next: ${lowerFirst(following.title)}` : next)}
           <span className="figures hidden text-lg font-normal md:inline">Space</span>
         </button>
         <Other label="Back" name="B" onClick={onBack} />
@@ -117,8 +118,6 @@ export function StepCard({
 
 const spokenOf = ({ title, text, caution }: CardStep): string =>
   [title, text, caution].filter(Boolean).join('. ');
-
-const lower = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);
 
 function Other({ label, name, onClick }: { label: string; name: string; onClick: () => void }): ReactNode {
   return (

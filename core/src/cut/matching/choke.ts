@@ -23,6 +23,8 @@ export interface Choke {
 
 /** Quality of a coil of coax: jacket and braid lose more than a wire. Common practice, no source. */
 const QUALITY = 60;
+/** What real coils reach at their resonance at most, ohm: what lies near them takes the rest. Handbook of the trade, 11. */
+const MAX_OHM = 20e3;
 
 /**
  * A single-layer choke of so many turns.
@@ -52,7 +54,7 @@ export function choke(cable: Cable, turns: number, diameterM: number): Choke {
 /** Impedance against current on the shield, ohm, magnitude: the coil and its capacitance side by side, with the coil’s losses. */
 export function chokingOhm({ henry, farad }: Choke, frequencyHz: number): number {
   const omega = 2 * Math.PI * frequencyHz;
-  const conductance = 1 / (QUALITY * omega * henry);
+  const conductance = 1 / (QUALITY * omega * henry) + 1 / MAX_OHM;
   return 1 / Math.hypot(conductance, omega * farad - 1 / (omega * henry));
 }
 

@@ -190,6 +190,17 @@ const THICK_MM = 2.5;
 const isThick = ({ centreKind, centreMm }: RecipeInput['cable']): boolean =>
   centreKind === 'solid' && centreMm >= THICK_MM;
 
+/** From so many strands on one may be missing. Common practice, no source. */
+const MANY_STRANDS = 19;
+
+/** How many strands may be lost, as a count where there are few. */
+function strandsLost(centre: string): string {
+  const count = Number(/stranded (\d+)\//.exec(centre)?.[1]);
+  return count < MANY_STRANDS
+    ? `a strand lost: of ${count} none may be missing; cut back`
+    : 'strands lost: up to one in twenty is tolerable on a jumper; more, and the end is cut back';
+}
+
 /** Every strand counted in: the last look before metal goes on. */
 export const strands = ({ cable, gauge }: RecipeInput): Step => {
   const stranded = cable.centreKind === 'stranded';
@@ -209,7 +220,7 @@ export const strands = ({ cable, gauge }: RecipeInput): Step => {
     goesWrong: [
       'one strand astray shorts to the body later',
       'a conductor of the other size: the other pin of the bag is needed',
-      'strands lost: up to one in twenty is tolerable on a jumper; more, and the end is cut back',
+      strandsLost(cable.centre),
     ],
   };
 };

@@ -1,4 +1,4 @@
-import { shorten, type Card, type EndRecord, type EndSheet, type Step } from '@kobran/core';
+import { lowerFirst, shorten, type Card, type EndRecord, type EndSheet, type Step } from '@kobran/core';
 import { useState } from 'react';
 import { useOpenRun } from '../../store/RunContext.js';
 import { useCatalog } from '../../store/Shop.js';
@@ -103,11 +103,7 @@ export function useCard({ card, end, work, progress, keep, onSigned }: CardWork)
 
   const next = card.steps.at(index + 1);
   const ahead =
-    last || !next
-      ? work === 'shrink'
-        ? 'Done'
-        : 'Sign this end off'
-      : `Next: ${next.title.charAt(0).toLowerCase()}${next.title.slice(1)}`;
+    last || !next ? (work === 'shrink' ? 'Done' : 'Sign this end off') : `Next: ${lowerFirst(next.title)}`;
   return {
     step,
     index,

@@ -16,6 +16,7 @@ import {
   type Measured,
   type Result,
   type TestId,
+  lowerFirst,
 } from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { useOpenRun } from '../../store/RunContext.js';
@@ -59,9 +60,7 @@ export function Causes({ swept, measured }: { swept: Findings; measured: Measure
   return (
     <section className="mt-8" aria-labelledby="causes">
       <h2 id="causes" className="text-lg font-bold">
-        {any
-          ? `Most likely: ${likeliest.cause.name.charAt(0).toLowerCase()}${likeliest.cause.name.slice(1)}`
-          : 'What is wrong?'}
+        {any ? `Most likely: ${lowerFirst(likeliest.cause.name)}` : 'What is wrong?'}
       </h2>
       <p className="max-w-3xl text-muted">
         Say what you have seen; readings and the sweep above are filled in.{' '}
