@@ -14,7 +14,7 @@ export default defineConfig({
     // Many wait for a server or a disk: two share two cores well, where one would leave half of them idle.
     maxWorkers: 2,
     // A limit is for what hangs; a machine shared with others is only slow.
-    testTimeout: 60_000,
-    hookTimeout: 60_000,
+    testTimeout: 180_000,
+    hookTimeout: 180_000,
   },
 });
