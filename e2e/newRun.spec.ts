@@ -17,6 +17,8 @@ alone(
     await expect(page.getByText('A field could not be read')).toBeVisible();
     await expect(page.getByLabel('Forward power')).toBeFocused();
 
+    await page.reload();
+    await expect(make).toBeEnabled();
     const slow = await page.context().newCDPSession(page);
     await slow.send('Emulation.setCPUThrottlingRate', { rate: 6 });
     await page.getByLabel('Forward power').fill('100');
