@@ -16,9 +16,9 @@ export default defineConfig({
   outputDir: '.reports/e2e',
   workers: 2,
   fullyParallel: true,
-  // Limits guard against what hangs; a busy machine takes its time to start a killed server again.
-  timeout: 120_000,
-  expect: { timeout: 15_000 },
+  // Limits guard against what hangs; a machine shared with others takes its time to start a killed server again.
+  timeout: 300_000,
+  expect: { timeout: 45_000 },
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: '.reports/e2e.json' }]],
   use: {

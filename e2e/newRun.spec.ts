@@ -23,7 +23,7 @@ alone(
     await slow.send('Emulation.setCPUThrottlingRate', { rate: 6 });
     await page.getByLabel('Forward power').fill('100');
     await make.click();
-    await expect(page).toHaveURL(/\/runs\/[^/]+\/plan/, { timeout: 30_000 });
+    await expect(page).toHaveURL(/\/runs\/[^/]+\/plan/);
     const made = page.url().split('/').at(-2) ?? '';
     const document = (await (await page.request.get(`${baseURL}/api/runs/${made}`)).json()) as {
       design: { service: { powerW: number } };
