@@ -85,6 +85,7 @@ export type { BondSheet, GroundSheet, NodeSheet } from './ground/groundSheet.js'
 export { siteOfRuns, type SiteOfRuns } from './siteOfRuns.js';
 export { siteRules } from './snags/index.js';
 export { orderM, survey } from './survey.js';
+export { surveyedFacts } from './surveyedFacts.js';
 export { icedWeightNPerM, spanTension } from './way/aerial.js';
 export { connectorPasses, fillLimit, fillOf, jamRatio, layInDuct, type LaidCable } from './way/duct.js';
 export { gripsFor, supportSpacingM } from './way/hang.js';

@@ -1,6 +1,7 @@
 import type { Cable } from '../catalog/index.js';
 import type { Figure } from '../quantity/index.js';
 import type { Design, Sheet } from '../run/index.js';
+import type { BondMade } from './document/ground.js';
 import type { Way } from './document/site.js';
 import type { LaidCable } from './way/duct.js';
 import type { WindLoad } from './way/wind.js';
@@ -12,6 +13,8 @@ export interface SurveyedRun {
   /** With its legs from the site, as `onSite` gives it. */
   design: Design;
   sheet: Pick<Sheet, 'route' | 'pieces' | 'ends' | 'joints' | 'wraps'>;
+  /** Who mounted its arrester, and when: what is screwed on is joined by that. */
+  grounded?: BondMade;
   /** Its cables lie where they go: nothing is pulled any more. */
   installed: boolean;
   /** Ids of the ways it was pulled into already. */

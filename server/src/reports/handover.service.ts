@@ -12,8 +12,6 @@ import {
   asBuiltSite,
   birthEcho,
   emptySite,
-  factAbout,
-  factsOf,
   heightDrawing,
   heightProfile,
   inspectionsOf,
@@ -26,6 +24,7 @@ import {
   returnLossDb,
   siteGeoJson,
   survey,
+  surveyedFacts,
   usesOfJob,
   writeTouchstone,
   type BuiltRun,
@@ -180,8 +179,7 @@ export class HandoverService implements OnModuleDestroy {
     const [{ catalog }] = runs.length > 0 ? runs : [{ catalog: await this.sheets.catalog() }];
     const surveyed = runs.map((run) => ({
       ...run,
-      installed: factAbout(run.facts, 'installed') !== undefined,
-      pulledInto: new Set(factsOf(run.facts, 'installed').flatMap(({ way }) => way?.id ?? [])),
+      ...surveyedFacts(run.facts),
     }));
     return {
       name: job.name,

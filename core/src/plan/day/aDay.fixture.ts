@@ -16,6 +16,7 @@ export const task = (id: string, minutes: number, over: Partial<Task> = {}): Tas
   tools: [],
   place: 'bench',
   dry: false,
+  opensUntil: [],
   after: [],
   cautions: [],
   fact: undefined,

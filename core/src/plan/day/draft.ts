@@ -4,7 +4,7 @@ import type { Task } from './task.js';
 
 /** A run of the site whose tasks are wanted. */
 export type RunToPlan = Omit<PlannedRun, 'sheet'> & {
-  sheet: Pick<Sheet, 'cuts' | 'ends' | 'wraps' | 'proofs' | 'joints' | 'stages' | 'route'>;
+  sheet: Pick<Sheet, 'cuts' | 'ends' | 'wraps' | 'proofs' | 'joints' | 'pieces' | 'stages' | 'route'>;
 };
 
 /** A task before it is known how long it takes here. */

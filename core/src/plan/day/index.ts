@@ -2,6 +2,7 @@ export { earliestEnd } from './bound.js';
 export { learnedMinutes, type TimedTask } from './learned.js';
 export { minutesWith, type LeftTask, type PlacedTask } from './place.js';
 export { leftAfter } from './nextDay.js';
+export { cautionsOf, openJoints, sayOpen, type OpenJoints } from './openJoints.js';
 export { planFrom } from './planFrom.js';
 export { proveDay, workOf, type DayToPlan } from './proveDay.js';
 export { chainOf, climbsOf, placesOf, schedule, type Schedule, type ScheduleOptions } from './schedule.js';

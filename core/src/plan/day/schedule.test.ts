@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { sharedTools, skills, usualDay, type DaySetup, type Skill } from '../../site/index.js';
 import { bruteEnd, crew, from8, may, smallCase, task } from './aDay.fixture.js';
 import {
+  cautionsOf,
   chainOf,
   climbsOf,
   earliestEnd,
@@ -179,6 +180,41 @@ describe('a day', () => {
     );
     expect(left).toEqual([]);
     expect(placed.find((one) => one.task.id === 'seal')?.endMin).toBeLessThanOrEqual(600);
+  });
+
+  it('a joint opened in the dry is closed before the rain where that can be, else it is to be capped', () => {
+    const wet = (from: number): DaySetup => ({ ...crew('Wenna'), wet: [[from, from + 60]] });
+    const work = [
+      task('couple', 30, { dry: true, opensUntil: ['seal'] }),
+      task('seal', 30, { dry: true, after: ['couple'] }),
+      ...['x', 'y', 'z', 'last'].map((id) => task(id, 30, id === 'last' ? { after: ['x', 'y', 'z'] } : {})),
+    ];
+    expect(schedule(work, wet(570), from8).open).toEqual([]);
+    // Rain at half past eight leaves dry time for one of them before it.
+    const at = (id: string, placed: Schedule['placed']) =>
+      placed.find(({ task: one }) => one.id === id)?.startMin ?? 0;
+    const short = schedule(work, wet(510), from8);
+    expect(short.open).toEqual([]);
+    expect(at('couple', short.placed)).toBeGreaterThanOrEqual(570);
+    // Sealed by nobody here, it is capped before they go home.
+    const [night] = schedule(
+      work.filter(({ id }) => id !== 'seal'),
+      crew('Wenna'),
+      from8,
+    ).open;
+    expect(night).toMatchObject({ task: 'couple', byMin: 1020, against: 'night' });
+    const fixed = {
+      ...wet(570),
+      fixed: [
+        { task: 'seal', startMin: 660 },
+        { task: 'couple', startMin: 480 },
+      ],
+    };
+    const late = schedule([work[0], work[1]], fixed, { ...from8, tries: 3 });
+    expect(late.open.map(({ byMin, against }) => [byMin, against])).toEqual([[570, 'rain']]);
+    expect(cautionsOf(work[0], late.open)).toEqual([
+      'Cap what stays open by 09:30: it rains before it is sealed.',
+    ]);
   });
 
   it('says of what is left why: nobody can, a tool is missing, no dry time, it waits for another', () => {

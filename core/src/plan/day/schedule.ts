@@ -1,6 +1,7 @@
 import prand from 'pure-rand';
 import { below } from '../../chance/index.js';
 import { earliestEnd, tailsOf } from './bound.js';
+import { openJoints, type OpenJoints } from './openJoints.js';
 import { Board, mayDo, type LeftTask, type PlacedTask, type Waiting } from './place.js';
 import type { DaySetup } from '../../site/index.js';
 import { toolCount } from './setup.js';
@@ -11,6 +12,8 @@ export interface Schedule {
   placed: PlacedTask[];
   /** What does not go into this day, and why. */
   left: LeftTask[];
+  /** Opened to the weather and not closed in time: to be capped. */
+  open: OpenJoints[];
   endMin: number;
   /** Nothing ends earlier than this; of the tasks which are placed. */
   boundMin: number;
@@ -56,10 +59,11 @@ export function schedule(
   const rng = prand.xoroshiro128plus(tasks.length * 7919 + nowMin);
   let best = { order: [...order], board: build(order) };
   const other = build(first);
-  if (isBetter(other, best.board)) best = { order: [...first], board: other };
+  if (isBetter(other, best.board, setup)) best = { order: [...first], board: other };
   const bound = earliestEnd(possible, setup, nowMin, underWay);
   const all = timed.length + underWay.length;
-  const isBest = (): boolean => best.board.placed.size === all && endOf(best.board) <= bound;
+  const isBest = (): boolean =>
+    best.board.placed.size === all && endOf(best.board) <= bound && openOn(best.board, setup) === 0;
   for (let k = 0; k < tries && !isBest() && !stop(); k++) {
     const next = [...best.order];
     // A few tasks elsewhere: what waits for them is placed after them all the same.
@@ -68,7 +72,7 @@ export function schedule(
       next.splice(below(rng, next.length + 1), 0, one);
     }
     const board = build(next);
-    if (!isBetter(best.board, board)) best = { order: next, board };
+    if (!isBetter(best.board, board, setup)) best = { order: next, board };
   }
   return finished(best.board, tasks, setup, { nowMin, underWay });
 }
@@ -124,12 +128,16 @@ function built(
 const endOf = (board: Board): number =>
   Math.max(0, ...[...board.placed.values()].map(({ endMin }) => endMin));
 
-/** More of the work placed, then an earlier end, then fewer ways up and down, then earlier starts. */
-function isBetter(one: Board, than: Board): boolean {
+const openOn = (board: Board, setup: DaySetup): number =>
+  openJoints([...board.placed.values()], setup).length;
+
+/** More of the work placed, then less left open to rain, then an earlier end, then fewer ways up and down, then earlier starts. */
+function isBetter(one: Board, than: Board, setup: DaySetup): boolean {
   const worth = (board: Board): number[] => {
     const placed = [...board.placed.values()];
     return [
       -placed.reduce((sum, { task }) => sum + task.minutes, 0),
+      openOn(board, setup),
       endOf(board),
       climbsOf(placed),
       placed.reduce((sum, { startMin }) => sum + startMin, 0),
@@ -189,7 +197,7 @@ function finished(
   );
   // That no more work goes in is not shown by a bound on the end.
   const proved = endMin <= boundMin && left.every(({ task }) => impossible(task, setup) !== undefined);
-  return { placed, left, endMin, boundMin, proved, chain: chainOf(placed) };
+  return { placed, left, open: openJoints(placed, setup), endMin, boundMin, proved, chain: chainOf(placed) };
 }
 
 /** Why a task can never be done with this crew; nothing when it can. */

@@ -11,7 +11,7 @@ import { tasksOfRun } from './tasksOfRun.js';
 
 /**
  * What is still to be done on a site, from its runs and its ground: never a list which somebody types. The order of a run follows from its
- * route: an end which does not pass a duct is made after the pull; bench test before it goes up; prove before seal; hand over last.
+ * route: an end which does not pass a duct is made after the pull; bench test before it goes up; mount, join, prove, seal; hand over last.
  * Handbook of the trade, 9.
  *
  * @param of.timed how long such tasks took, in all jobs
@@ -31,6 +31,7 @@ export function siteTasks(
       skills: [],
       tools: [],
       dry: false,
+      opensUntil: [],
       cautions: place === 'aloft' ? aloftCautions : [],
       fact: undefined,
       ends: undefined,
@@ -54,11 +55,15 @@ export function siteTasks(
   const ofRuns = runs.flatMap((run) =>
     tasksOfRun(run, site, of).map((draft) => asTask({ id: run.id, name: run.design.name }, draft)),
   );
-  const ground = groundTasks(site).map((draft) => asTask(undefined, draft));
+  const ground = groundTasks(site, runs).map((draft) => asTask(undefined, draft));
   const all = [...ofRuns, ...pulls, ...ground];
   const ids = new Set(all.map(({ id }) => id));
   // What is done already stands in nobody’s way.
-  return all.map((task) => ({ ...task, after: task.after.filter((id) => ids.has(id)) }));
+  return all.map((task) => ({
+    ...task,
+    after: task.after.filter((id) => ids.has(id)),
+    opensUntil: task.opensUntil.filter((id) => ids.has(id)),
+  }));
 }
 
 /** Each hand’s own time, drawn from the shop’s towards what it took them; those whom nobody timed have the shop’s. */

@@ -34,6 +34,8 @@ export interface TaskNeeds {
   place: TaskPlace;
   /** Not in rain. */
   dry: boolean;
+  /** What it opens to the weather stays open until these are begun: before rain, and overnight, it is capped. */
+  opensUntil: string[];
 }
 
 export interface Task extends TaskNeeds {

@@ -1,7 +1,8 @@
-import type { Catalog } from '../../catalog/index.js';
+import { entry, type Catalog } from '../../catalog/index.js';
 import { cardFor, formatTool, type ToolId } from '../../make/index.js';
 import { makeSchools, type Practice } from '../../practice/index.js';
-import { arrestersOf, factAbout, factsOf } from '../../run/index.js';
+import { isOutdoors } from '../../route/index.js';
+import { arrestersOf, assembliesOf, factAbout, factsOf } from '../../run/index.js';
 import { arresterNode, strandOf, type SharedTool, type SiteSheet, type Skill } from '../../site/index.js';
 import {
   adapterNeeds,
@@ -12,8 +13,9 @@ import {
   sealNeeds,
   usedParts,
 } from '../needs.js';
-import { usualMinutes } from './defaults.js';
+import { aloftCautions, handsFor, LIFT_KG, usualMinutes } from './defaults.js';
 import type { Draft, RunToPlan } from './draft.js';
+import { whereDone } from './whereDone.js';
 
 /** What a card asks for, as far as a crew has few of it. */
 const sharedOf: Partial<Record<ToolId, SharedTool>> = {
@@ -42,8 +44,6 @@ export function tasksOfRun(
   { catalog, practice }: { catalog: Catalog; practice: Practice },
 ): Draft[] {
   const { id, facts, sheet } = run;
-  const isHandedOver = sheet.stages.some((stage) => stage.id === 'handover' && stage.state === 'done');
-  if (isHandedOver) return [];
   const at: RunAtWork = {
     run,
     of: (key) => `${id} ${key}`,
@@ -53,16 +53,25 @@ export function tasksOfRun(
     late: sheet.ends.filter(({ afterPull }) => afterPull && !afterPull.pulled).map((end) => end.id),
   };
   const ids = (drafts: readonly Draft[]): string[] => drafts.map(({ key }) => at.of(key));
-  const isOpen = ({ key }: Draft): boolean => !factsOf(facts, 'task done').some(({ task }) => task === key);
+  const isDone = (stage: string): boolean =>
+    sheet.stages.some(({ id: one, state }) => one === stage && state === 'done');
+  const isOpen = ({ key, kind, place }: Draft): boolean =>
+    !factsOf(facts, 'task done').some(
+      // Logs of earlier versions have one entry for all joints below.
+      ({ task }) => task === key || (task === 'mate' && kind === 'mate' && place !== 'aloft'),
+    );
   const cuts = cutDrafts(at);
   const makes = makeDrafts(at, practice);
   const tests = testDrafts(at, makes);
   const early = ids([...cuts, ...makes.filter(({ place }) => place === 'bench'), ...tests]);
-  const hang = hangDrafts(at, early, site);
-  const arrester = arresterDrafts(at, catalog);
-  const before = ids([...makes, ...hang, ...arrester]);
-  const mates = mateDrafts(at, [...before, ...groundedBefore(run, site)], catalog).filter(isOpen);
-  const prove = proveDrafts(at, [...before, ...ids([...mates, ...tests])]);
+  const hang = hangDrafts(at, early, site, catalog);
+  const arrester = arresterDrafts(at, site, catalog);
+  const grounded = groundedBefore(run, site);
+  const before = [...ids([...makes, ...hang, ...arrester]), ...grounded];
+  const isProved = isDone('prove');
+  // Whoever has read the whole run has coupled it.
+  const mates = isProved ? [] : mateDrafts(at, before, catalog).filter(isOpen);
+  const prove = isProved ? [] : proveDrafts([...before, ...ids([...mates, ...tests])]);
   const seals = sealDrafts(at, ids([...mates, ...prove]));
   const label: Draft = {
     key: 'label',
@@ -72,18 +81,19 @@ export function tasksOfRun(
     place: 'inside',
     after: ids(hang),
   };
-  const work = [...cuts, ...makes, ...tests, ...hang, ...arrester, ...mates, ...prove, ...seals].concat(
-    isOpen(label) ? [label] : [],
-  );
+  const work = [...cuts, ...makes, ...tests, ...hang, ...arrester, ...mates, ...prove, ...seals];
+  // What was signed away with stages open is still to be done.
+  if (isDone('handover')) return work;
+  const all = isOpen(label) ? [...work, label] : work;
   return [
-    ...work,
+    ...all,
     {
       key: 'hand over',
       kind: 'hand over',
       title: 'Hand over',
       minutes: usualMinutes['hand over'].each,
       place: 'inside',
-      after: ids(work),
+      after: ids(all),
       skills: ['sign'],
       ends: { kind: 'handed over' },
       opens: 'handover',
@@ -105,14 +115,16 @@ const cutDrafts = ({ run: { sheet } }: RunAtWork): Draft[] =>
       fact: { kind: 'cut', pieceId },
     }));
 
-const makeDrafts = ({ run, of, pulls, late }: RunAtWork, practice: Practice): Draft[] =>
+const makeDrafts = ({ run, of, pulls, late: lateEnds }: RunAtWork, practice: Practice): Draft[] =>
   run.sheet.ends
     .filter(({ made }) => !made)
     .map((end): Draft => {
       const card = cardFor(end.part, end.cable, 'metric', { schools: makeSchools(practice) });
       const tools = [...new Set((card?.tools ?? []).flatMap(({ tool }) => sharedOf[tool] ?? []))];
-      const isLate = late.includes(end.id);
-      const place = !isLate ? 'bench' : aloftAt(run, end.atM) ? 'aloft' : 'ground';
+      const isLate = lateEnds.includes(end.id);
+      const late = isLate ? whereDone(run, end.atM) : undefined;
+      const place = late ?? 'bench';
+      const isInOpen = late !== undefined && late !== 'inside';
       return {
         key: `make ${end.id}`,
         kind: 'make',
@@ -125,7 +137,8 @@ const makeDrafts = ({ run, of, pulls, late }: RunAtWork, practice: Practice): Dr
         gear: (card?.tools ?? [])
           .filter(({ tool, hexMm }) => hexMm !== undefined || sharedOf[tool] !== undefined)
           .map(formatTool),
-        dry: isLate,
+        dry: isInOpen,
+        opensUntil: isInOpen ? [of(mateKey[late])] : [],
         opens: `make/${end.id}`,
         ends: { kind: 'end made', about: end.id },
         parts: endNeeds(end),
@@ -153,42 +166,57 @@ const testDrafts = ({ run: { sheet }, of, late }: RunAtWork, makes: readonly Dra
     }));
 
 function hangDrafts(
-  { run: { id, design, facts }, pulls }: RunAtWork,
+  { run: { id, design, facts, sheet }, pulls }: RunAtWork,
   early: readonly string[],
   site: SiteSheet,
+  catalog: Catalog,
 ): Draft[] {
   if (factAbout(facts, 'installed') || design.legs.length === 0) return [];
   const goesUp = design.legs.some(({ kind }) => kind === 'tower leg');
   const parts = hangNeeds(id, site).flatMap(({ needs }) => needs);
+  const lengthM = metresOf(design.legs);
+  const massKg = assembliesOf(design).reduce(
+    (sum, { cable, lengthM: ofPiece }) => sum + (entry(catalog.cables, cable).massKgPerKm / 1000) * ofPiece,
+    0,
+  );
+  const heavy = 'It weighs more than one person lifts: hoist it with rope and block.';
   return [
     {
       key: 'hang',
       kind: 'hang',
       title: goesUp ? 'Hoist and clamp along its route' : 'Lay along its route',
-      minutes: usualMinutes.hang.each + (usualMinutes.hang.perM ?? 0) * metresOf(design.legs),
-      place: goesUp ? 'aloft' : 'inside',
+      minutes: usualMinutes.hang.each + (usualMinutes.hang.perM ?? 0) * lengthM,
+      place: goesUp ? 'aloft' : sheet.route.spans.some(({ zone }) => isOutdoors(zone)) ? 'ground' : 'inside',
       after: [...early, ...pulls],
       skills: goesUp ? ['climb'] : [],
-      people: 2,
+      people: handsFor('lay', { lengthM, massKg, aloft: goesUp }),
+      ...(goesUp && massKg > LIFT_KG ? { cautions: [...aloftCautions, heavy] } : {}),
       parts,
       fact: { kind: 'installed', ...usedOf(parts) },
     },
   ];
 }
 
-function arresterDrafts({ run: { design, facts, sheet } }: RunAtWork, catalog: Catalog): Draft[] {
+function arresterDrafts({ run }: RunAtWork, { ground: { bonds } }: SiteSheet, catalog: Catalog): Draft[] {
+  const { id, design, facts, sheet } = run;
+  const pieces = arrestersOf(design);
   const isWanted =
-    design.pieces.some(({ kind }) => kind === 'arrester') &&
-    sheet.stages.some(({ id, state }) => id === 'ground' && state !== 'done');
+    pieces.length > 0 && sheet.stages.some((stage) => stage.id === 'ground' && stage.state !== 'done');
   if (!isWanted || factAbout(facts, 'grounded')) return [];
   const parts = arresterNeeds(design, facts, catalog);
+  const nodes = pieces.map((piece) => arresterNode(id, piece.id));
+  // Where the site has a conductor for it, that is a task of its own.
+  const hasConductor = bonds.some(
+    ({ bond: { joint, from, to } }) => joint !== 'mounted' && (nodes.includes(from) || nodes.includes(to)),
+  );
+  const placed = sheet.pieces.find((piece) => piece.id === pieces[0].id);
   return [
     {
       key: 'arrester',
       kind: 'arrester',
-      title: 'Mount the arrester and ground it',
+      title: hasConductor ? 'Mount the arrester' : 'Mount the arrester and ground it',
       minutes: usualMinutes.arrester.each,
-      place: 'ground',
+      place: placed ? whereDone(run, placed.fromM) : 'ground',
       after: [],
       tools: ['torque spanner'],
       parts,
@@ -197,23 +225,20 @@ function arresterDrafts({ run: { design, facts, sheet } }: RunAtWork, catalog: C
   ];
 }
 
-const proveDrafts = ({ run: { sheet } }: RunAtWork, after: string[]): Draft[] =>
-  sheet.stages.some(({ id, state }) => id === 'prove' && state === 'done')
-    ? []
-    : [
-        {
-          key: 'prove',
-          kind: 'prove',
-          title: 'Prove the whole run',
-          minutes: usualMinutes.prove.each,
-          place: 'inside',
-          after,
-          skills: ['measure'],
-          tools: ['analyser'],
-          opens: 'prove',
-          ends: { kind: 'run reading' },
-        },
-      ];
+const proveDrafts = (after: string[]): Draft[] => [
+  {
+    key: 'prove',
+    kind: 'prove',
+    title: 'Prove the whole run',
+    minutes: usualMinutes.prove.each,
+    place: 'inside',
+    after,
+    skills: ['measure'],
+    tools: ['analyser'],
+    opens: 'prove',
+    ends: { kind: 'run reading' },
+  },
+];
 
 const sealDrafts = ({ run: { sheet } }: RunAtWork, after: string[]): Draft[] =>
   sheet.wraps
@@ -233,28 +258,38 @@ const sealDrafts = ({ run: { sheet } }: RunAtWork, after: string[]): Draft[] =>
       opens: (wrap ?? closure) ? `seal/${encodeURIComponent(jointId)}` : 'seal',
     }));
 
-/** Joints which are coupled where they stand: those aloft in one climb, the others at once. */
-function mateDrafts({ run }: RunAtWork, after: string[], catalog: Catalog): Draft[] {
+/** What coupling is called within its run, by where it is done. */
+const mateKey = { aloft: 'mate aloft', ground: 'mate outside', inside: 'mate inside' } as const;
+const mateWords = { aloft: ' aloft', ground: ' outside', inside: '' };
+
+/** Joints which are coupled where they stand: those aloft in one climb, the others at once; those in the weather stay open until they are sealed. */
+function mateDrafts({ run, of }: RunAtWork, after: string[], catalog: Catalog): Draft[] {
+  const { joints, wraps } = run.sheet;
   const adapters = adapterNeeds(run.design, run.facts, catalog);
-  const aloft = run.sheet.joints.filter(({ atM }) => aloftAt(run, atM)).length;
-  const draft = (count: number, up: boolean): Draft[] =>
-    count === 0
-      ? []
-      : [
-          {
-            key: up ? 'mate aloft' : 'mate',
-            kind: 'mate',
-            title: `Couple ${count} ${count === 1 ? 'joint' : 'joints'}${up ? ' aloft' : ''}, torque read`,
-            minutes: usualMinutes.mate.each * count,
-            place: up ? 'aloft' : 'inside',
-            after,
-            skills: up ? ['climb'] : [],
-            tools: ['torque spanner'],
-            // Adapters go on where the joints are; where there are some below, there.
-            parts: up && aloft < run.sheet.joints.length ? [] : adapters,
-          },
-        ];
-  return [...draft(aloft, true), ...draft(run.sheet.joints.length - aloft, false)];
+  const places = (['inside', 'ground', 'aloft'] as const).map((place) => ({
+    place,
+    here: joints.filter(({ atM }) => whereDone(run, atM) === place),
+  }));
+  const used = places.filter(({ here }) => here.length > 0);
+  return used.map(({ place, here }) => ({
+    key: mateKey[place],
+    kind: 'mate',
+    title: `Couple ${here.length} ${here.length === 1 ? 'joint' : 'joints'}${mateWords[place]}, torque read`,
+    minutes: usualMinutes.mate.each * here.length,
+    place,
+    dry: place !== 'inside' && here.some(({ zone }) => isOutdoors(zone)),
+    opensUntil: wraps
+      .filter(
+        ({ sealed, zone, jointIds }) =>
+          !sealed && isOutdoors(zone) && here.some(({ id }) => jointIds.includes(id)),
+      )
+      .map(({ jointId }) => of(`seal ${jointId}`)),
+    after,
+    skills: place === 'aloft' ? ['climb'] : [],
+    tools: ['torque spanner'],
+    // Adapters go on where the joints are; where there are some below, there.
+    parts: place === used[0].place ? adapters : [],
+  }));
 }
 
 /** What of the ground has to be joined before anything leads to an antenna: the way of its arresters to earth. Handbook of the trade, 9. */
@@ -276,8 +311,3 @@ const skillsOf = (tools: readonly SharedTool[]): Skill[] => [
 
 const metresOf = (legs: readonly { lengthM: number }[]): number =>
   legs.reduce((sum, { lengthM }) => sum + lengthM, 0);
-
-function aloftAt({ design, sheet }: RunToPlan, atM: number): boolean {
-  const span = sheet.route.spans.find(({ toM }) => atM <= toM) ?? sheet.route.spans.at(-1);
-  return span !== undefined && design.legs[span.leg].kind === 'tower leg';
-}

@@ -1,6 +1,7 @@
 import type { Catalog } from '../../catalog/index.js';
 import { figure, type Figure } from '../../quantity/index.js';
-import { areaMm2, type Bond, type GroundNode, type GroundReading } from '../document/ground.js';
+import { arrestersOf } from '../../run/index.js';
+import { areaMm2, arresterNode, type Bond, type GroundNode, type GroundReading } from '../document/ground.js';
 import type { Site } from '../document/site.js';
 import type { SurveyedRun, WaySheet } from '../waySheet.js';
 import { codeProfile, type BondRole, type CodeProfile } from '../../ground/index.js';
@@ -99,7 +100,16 @@ export function groundSheet(
   const parts = groundParts(site, runs, catalog);
   const known = new Map(parts.map((part) => [part.id, part]));
   const isWhole = ({ from, to }: Bond): boolean => known.has(from) && known.has(to);
-  const whole = ground.bonds.filter(isWhole);
+  const mounted = new Map(
+    runs.flatMap(({ id, design, grounded }) =>
+      arrestersOf(design).map((piece) => [arresterNode(id, piece.id), grounded] as const),
+    ),
+  );
+  const whole = ground.bonds.filter(isWhole).map((bond): Bond => {
+    const made =
+      bond.made ?? (bond.joint === 'mounted' ? (mounted.get(bond.from) ?? mounted.get(bond.to)) : undefined);
+    return made ? { ...bond, made } : bond;
+  });
   const bonds = whole.map((bond) => bondSheet(site, profile, bond, known));
   const sets = islandsOf(
     parts.map(({ id }) => id),

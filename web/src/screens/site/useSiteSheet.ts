@@ -2,10 +2,9 @@ import type { JobDocument } from '@kobran/contract';
 import {
   checkReferences,
   evaluate,
-  factAbout,
-  factsOf,
   onSite,
   survey,
+  surveyedFacts,
   type RunToPlan,
   type Sheet,
   type Site,
@@ -35,8 +34,7 @@ export function useSurveyedRuns(
             design,
             facts,
             sheet: evaluate(design, catalog, { facts, practice, sweepPoints: 2 }),
-            installed: factAbout(facts, 'installed') !== undefined,
-            pulledInto: new Set(factsOf(facts, 'installed').flatMap(({ way }) => way?.id ?? [])),
+            ...surveyedFacts(facts),
           };
         }),
     [runs, practice, site, catalog],

@@ -1,9 +1,9 @@
-import { formatClock, placeName, type Schedule } from '@kobran/core';
+import { formatClock, placeName, sayOpen, type Schedule } from '@kobran/core';
 import type { ReactNode } from 'react';
 
 /** The plan as a table, and what does not go into the day. */
 export function DayList({
-  plan: { placed, left, chain },
+  plan: { placed, left, open, chain },
   selected,
   onSelect,
 }: {
@@ -13,6 +13,24 @@ export function DayList({
 }): ReactNode {
   return (
     <>
+      {open.length > 0 && (
+        <section className="mt-5" aria-labelledby="open">
+          <h2 id="open" className="font-bold">
+            Stays open over rain or night
+          </h2>
+          <ul className="grid gap-x-8 md:grid-cols-2">
+            {open.map((one) => (
+              <li key={one.task} className="border-b border-rule py-1">
+                {one.title}{' '}
+                <span className="text-muted">
+                  {placed.find(({ task }) => task.id === one.task)?.task.whose}:
+                </span>{' '}
+                <span className="text-caution">{sayOpen(one)}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       {left.length > 0 && (
         <section className="mt-5" aria-labelledby="left">
           <h2 id="left" className="font-bold">

@@ -2,6 +2,7 @@ import type { JobDocument } from '@kobran/contract';
 import {
   beginningOf,
   begunAt,
+  cautionsOf,
   endingOf,
   tookMinutes,
   doneKey,
@@ -93,6 +94,7 @@ function SheetOf({ job, site, person }: { job: JobDocument; site: Site; person: 
               one={one}
               jobId={job.id}
               person={person}
+              cautions={cautionsOf(one.task, plan.open)}
               facts={facts.get(one.task.runId ?? '') ?? noFacts}
             />
           ))}
@@ -106,11 +108,13 @@ function TaskRow({
   one: { task, startMin, endMin, people },
   jobId,
   person,
+  cautions,
   facts,
 }: {
   one: PlacedTask;
   jobId: string;
   person: string;
+  cautions: readonly string[];
   facts: Facts;
 }): ReactNode {
   const { units } = usePreferences();
@@ -135,7 +139,7 @@ function TaskRow({
             .join('; ')}
         </p>
         {task.parts.length > 0 && <p>Take {partsText(task.parts, units)}.</p>}
-        {task.cautions.map((text) => (
+        {cautions.map((text) => (
           <Caution key={text}>{text}</Caution>
         ))}
         <div className="mt-2 flex flex-wrap gap-3 print:hidden">

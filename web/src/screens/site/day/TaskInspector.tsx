@@ -1,4 +1,5 @@
 import {
+  cautionsOf,
   formatClock,
   parseClock,
   minutesWith,
@@ -125,7 +126,7 @@ export function TaskInspector({
           )}
         </div>
       </div>
-      {task.cautions.map((text) => (
+      {cautionsOf(task, plan.open).map((text) => (
         <div key={text} className="mt-2">
           <Caution>{text}</Caution>
         </div>
