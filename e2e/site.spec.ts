@@ -104,13 +104,22 @@ test('a duct that is too full is mended, undone and mended again; a point is mov
   await page.keyboard.press('Shift+ArrowUp');
   await page.keyboard.press('ArrowUp');
   await expect(yagi).toHaveAccessibleName(/14\.60 m up/);
-  const box = await view.getByRole('button', { name: /^Mast foot/ }).boundingBox();
+  const foot = view.getByRole('button', { name: /^Mast foot/ });
+  const east = page.getByRole('complementary').getByLabel('East');
+  const box = await foot.boundingBox();
   if (!box) throw new Error('no mast foot');
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(box.x - 40, box.y + box.height / 2, { steps: 4 });
-  await page.mouse.up();
-  await expect(page.getByRole('complementary').getByLabel('East')).not.toHaveValue('11.00 m');
+  const press = async (dx: number): Promise<void> => {
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2 + dx, box.y + box.height / 2, { steps: 4 });
+    await page.mouse.up();
+  };
+  // A hand that shakes has clicked: the point is chosen, stays, and no drawing moves under the pointer.
+  await press(4);
+  await expect(east).toHaveValue('11.00 m');
+  expect(await foot.boundingBox()).toEqual(box);
+  await press(-40);
+  await expect(east).not.toHaveValue('11.00 m');
 });
 
 test('a drawing is enlarged by keys, unrolled along a run, and pointing shows in every view', async ({

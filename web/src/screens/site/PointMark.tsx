@@ -1,5 +1,6 @@
 import type { PointKind, SitePoint } from '@kobran/core';
-import { useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import type { KeyboardEvent, ReactNode } from 'react';
+import { useDrag } from '../../ui/useDrag.js';
 import type { PlacedLabel } from './labels.js';
 
 /** How a kind of point is drawn, about its middle; filled ones stand on the ground. */
@@ -38,6 +39,7 @@ export function PointMark({
   onKeyDown,
   onDrag,
   onDrop,
+  onCancel,
 }: {
   point: SitePoint;
   x: number;
@@ -48,10 +50,12 @@ export function PointMark({
   selected: boolean;
   onSelect: () => void;
   onKeyDown: (event: KeyboardEvent) => void;
-  onDrag: (event: PointerEvent<SVGElement>) => void;
+  /** Px from where it stood. */
+  onDrag: (dx: number, dy: number) => void;
   onDrop: () => void;
+  onCancel: () => void;
 }): ReactNode {
-  const [held, setHeld] = useState(false);
+  const drag = useDrag({ onDrag, onDrop, onCancel, onClick: onSelect });
   const { d, filled } = marks[point.kind];
   return (
     <g
@@ -61,22 +65,13 @@ export function PointMark({
       aria-pressed={selected}
       transform={`translate(${x} ${y})`}
       className="cursor-grab touch-none outline-offset-4"
-      onClick={onSelect}
-      onFocus={onSelect}
+      // Chosen by a finger, it is chosen when the finger is off: nothing moves under it.
+      onFocus={({ currentTarget }) => currentTarget.matches(':focus-visible') && onSelect()}
       onKeyDown={(event) => {
         if (event.key === 'Enter' || event.key === ' ') onSelect();
         onKeyDown(event);
       }}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        setHeld(true);
-      }}
-      onPointerMove={(event) => held && onDrag(event)}
-      onPointerUp={() => {
-        setHeld(false);
-        onDrop();
-      }}
-      onPointerCancel={() => setHeld(false)}
+      {...drag}
     >
       <circle r={14} fill="transparent" />
       <path

@@ -116,12 +116,14 @@ function SiteOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | und
             </>
           )}
         </main>
-        {(way ?? point) && (
+        {/* Beside the drawings it keeps its place: nothing moves under the pointer when something is chosen. */}
+        {site.points.length > 0 && (
           <aside
             ref={inspector}
-            aria-label={way ? way.way.name : point?.name}
-            className="relative border-t border-rule px-4 py-4 lg:w-96 lg:overflow-y-auto lg:border-t-0 lg:border-l"
+            aria-label={way?.way.name ?? point?.name ?? 'Nothing chosen'}
+            className={`relative border-t border-rule px-4 py-4 lg:block lg:w-96 lg:shrink-0 lg:overflow-y-auto lg:border-t-0 lg:border-l ${(way ?? point) ? '' : 'hidden'}`}
           >
+            {!way && !point && <p className="text-muted">Choose a point or a way to see and change it.</p>}
             {way ? (
               <WayInspector
                 key={way.way.id}

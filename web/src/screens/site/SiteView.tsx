@@ -7,7 +7,7 @@ import {
   type SiteSheet,
   type SnagLevel,
 } from '@kobran/core';
-import { useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { usePreferences } from '../../ui/Preferences.js';
 import { SnagMark } from '../../ui/SnagMark.js';
 import { useWidth } from '../../ui/useWidth.js';
@@ -119,11 +119,11 @@ export function SiteView({
     const [across, up] = [view.across(point) + by[0] * size, view.up(point) + by[1] * size];
     onMove(moved(view, point, Number(across.toFixed(3)), Number(up.toFixed(3))));
   }
-  function drag({ clientX, clientY, currentTarget }: PointerEvent<SVGElement>, point: SitePoint): void {
-    const box = currentTarget.ownerSVGElement?.getBoundingClientRect();
-    if (!box) return;
-    const [across, up] = projection.back(clientX - box.left, clientY - box.top);
-    setDragged(moved(view, point, snapped(across), snapped(up)));
+  function drag(point: SitePoint, dx: number, dy: number): void {
+    const { pxPerM } = projection;
+    setDragged(
+      moved(view, point, snapped(view.across(point) + dx / pxPerM), snapped(view.up(point) - dy / pxPerM)),
+    );
   }
   return (
     <figure ref={ref} aria-label={title} className="min-w-0 border border-rule bg-paper">
@@ -185,11 +185,12 @@ export function SiteView({
               what={`${point.name}, ${point.kind}: ${formatLength(view.across(point), { system: units })} across, ${formatLength(view.up(point), { system: units })} up. Arrows move it.`}
               onSelect={() => onSelect(point.id)}
               onKeyDown={(event) => step(event, point)}
-              onDrag={(event) => drag(event, point)}
+              onDrag={(dx, dy) => drag(site.points.find(({ id }) => id === point.id) ?? point, dx, dy)}
               onDrop={() => {
                 if (dragged) onMove(dragged);
                 setDragged(undefined);
               }}
+              onCancel={() => setDragged(undefined)}
             />
           ))}
           <g transform={`translate(12 ${HEIGHT - 10})`} aria-hidden="true">

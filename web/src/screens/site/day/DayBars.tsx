@@ -9,7 +9,8 @@ import {
   type Schedule,
 } from '@kobran/core';
 import { scaleLinear } from 'd3';
-import { useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useDrag } from '../../../ui/useDrag.js';
 import { useWidth } from '../../../ui/useWidth.js';
 
 const ROW = 70;
@@ -199,7 +200,6 @@ const moves: Record<string, [number, number] | undefined> = {
 
 function Bar({ one, name, row, x, setup, isChain, isSelected, onSelect, onFix }: BarProps): ReactNode {
   const { task, startMin, endMin, people } = one;
-  const grip = useRef<{ x: number; y: number }>(undefined);
   const [drag, setDrag] = useState<{ dx: number; dy: number }>();
   const fixed = setup.fixed.some((other) => other.task === task.id);
   const put = (minutes: number, rows: number): void => {
@@ -222,16 +222,17 @@ function Bar({ one, name, row, x, setup, isChain, isSelected, onSelect, onFix }:
     event.preventDefault();
     event.stopPropagation();
   };
-  const onPointerUp = ({ clientX, clientY }: PointerEvent): void => {
-    const begun = grip.current;
-    grip.current = undefined;
-    setDrag(undefined);
-    if (!begun) return;
-    const minutes = x.invert(x(startMin) + clientX - begun.x) - startMin;
-    const rows = Math.round((clientY - begun.y) / ROW);
-    if (Math.abs(minutes) < TICK_MIN / 2 && rows === 0) onSelect(task.id);
-    else put(minutes, rows);
-  };
+  const hold = useDrag({
+    onDrag: (dx, dy) => setDrag({ dx, dy }),
+    onDrop: (dx, dy) => {
+      setDrag(undefined);
+      const minutes = x.invert(x(startMin) + dx) - startMin;
+      const rows = Math.round(dy / ROW);
+      if (Math.abs(minutes) >= TICK_MIN / 2 || rows !== 0) put(minutes, rows);
+    },
+    onCancel: () => setDrag(undefined),
+    onClick: () => onSelect(task.id),
+  });
   const says = `${task.title}, ${task.whose}, ${formatClock(startMin)} to ${formatClock(endMin)}, ${people.join(' and ')}${isChain ? ', decides the end' : ''}${fixed ? ', fixed' : ''}`;
   return (
     <g
@@ -242,19 +243,7 @@ function Bar({ one, name, row, x, setup, isChain, isSelected, onSelect, onFix }:
       className="cursor-grab touch-none"
       transform={`translate(${drag?.dx ?? 0} ${drag?.dy ?? 0})`}
       onKeyDown={onKeyDown}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        grip.current = { x: event.clientX, y: event.clientY };
-      }}
-      onPointerMove={({ clientX, clientY }) => {
-        const begun = grip.current;
-        if (begun) setDrag({ dx: clientX - begun.x, dy: clientY - begun.y });
-      }}
-      onPointerUp={onPointerUp}
-      onPointerCancel={() => {
-        grip.current = undefined;
-        setDrag(undefined);
-      }}
+      {...hold}
     >
       <title>{says}</title>
       <BarLooks one={one} row={row} x={x} isChain={isChain} isSelected={isSelected} isFixed={fixed} />

@@ -1,11 +1,12 @@
 import { pathOf, routes } from '@kobran/contract';
 import { checkPicture, type KnownPlace, type PlanPicture, type Site, type SiteChange } from '@kobran/core';
-import { useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { useRef, useState, type ComponentProps, type KeyboardEvent, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { call, messageOf } from '../../../store/client.js';
 import { Choice } from '../../../ui/Choice.js';
 import { FilePick } from '../../../ui/FilePick.js';
 import { smallerPicture } from '../../../ui/smallerPicture.js';
+import { useDrag } from '../../../ui/useDrag.js';
 import { Window } from '../../../ui/Window.js';
 import { PositionField } from '../SiteLengths.js';
 
@@ -122,18 +123,20 @@ function Marks({
     xPx: Math.min(widthPx, Math.max(0, Math.round(x))),
     yPx: Math.min(heightPx, Math.max(0, Math.round(y))),
   });
-  function drag(event: PointerEvent<HTMLButtonElement>, k: number): void {
-    const box = event.currentTarget.parentElement?.getBoundingClientRect();
-    if (!event.currentTarget.hasPointerCapture(event.pointerId) || !box) return;
-    setPlaces(
-      moved(
-        k,
-        within(
-          ((event.clientX - box.left) / box.width) * widthPx,
-          ((event.clientY - box.top) / box.height) * heightPx,
-        ),
-      ),
-    );
+  const sheet = useRef<HTMLDivElement>(null);
+  // From where it was taken: what lies on its way is not to be undone, a drag is one change.
+  const [taken, take] = useState<PlanPicture['places']>();
+  function drag(k: number, dx: number, dy: number): void {
+    const box = sheet.current?.getBoundingClientRect();
+    if (!box) return;
+    const from = taken ?? places;
+    take(from);
+    const { xPx, yPx } = from[k];
+    setPlaces(moved(k, within(xPx + (dx / box.width) * widthPx, yPx + (dy / box.height) * heightPx)));
+  }
+  function drop(next: PlanPicture['places']): void {
+    take(undefined);
+    put(next);
   }
   function step(event: KeyboardEvent, k: number): void {
     const by = arrows[event.key];
@@ -144,7 +147,7 @@ function Marks({
   }
   return (
     <>
-      <div className="relative">
+      <div ref={sheet} className="relative">
         <img
           className="block w-full border border-rule"
           src={pathOf(routes.readPicture, { id: jobId, pictureId: picture.id })}
@@ -152,19 +155,18 @@ function Marks({
           draggable={false}
         />
         {places.map(({ xPx, yPx }, k) => (
-          <button
+          <Mark
             key={NAMES[k]}
             className="absolute grid size-8 -translate-1/2 cursor-grab touch-none place-items-center rounded-full border-2 border-copper bg-paper/80 font-bold"
             style={{ left: `${(xPx / widthPx) * 100}%`, top: `${(yPx / heightPx) * 100}%` }}
             aria-label={`Mark ${NAMES[k]}, ${xPx} px across, ${yPx} px down. Arrows move it.`}
-            onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
-            onPointerMove={(event) => drag(event, k)}
-            // A drag is one change: what lies on its way is not to be undone.
-            onPointerUp={() => put(places)}
+            onDrag={(dx, dy) => drag(k, dx, dy)}
+            onDrop={() => drop(places)}
+            onCancel={() => drop(taken ?? places)}
             onKeyDown={(event) => step(event, k)}
           >
             {NAMES[k]}
-          </button>
+          </Mark>
         ))}
       </div>
       <div className="grid gap-4 sm:grid-cols-2">
@@ -195,4 +197,15 @@ function Marks({
       </p>
     </>
   );
+}
+
+/** A mark which is dragged over the picture. */
+function Mark({
+  onDrag,
+  onDrop,
+  onCancel,
+  ...rest
+}: Omit<ComponentProps<'button'>, 'onDrag' | 'onDrop' | 'onCancel'> &
+  Pick<Parameters<typeof useDrag>[0], 'onDrop' | 'onDrag' | 'onCancel'>): ReactNode {
+  return <button {...rest} {...useDrag({ onDrag, onDrop, onCancel })} />;
 }
