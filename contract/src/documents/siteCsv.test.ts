@@ -50,7 +50,7 @@ describe('lists of a site', () => {
   it('the cut list says where each cable is measured, and which are cut', () => {
     const { cuts } = sheetOf(aRun(), [fact({ kind: 'cut', pieceId: 'main' })]);
     const [line] = read(cutListCsv([{ name: 'HF run', cuts }], 'metric'));
-    expect(line).toMatchObject({ run: 'HF run', cable: 'RG-213/U', done: 'yes' });
+    expect(line).toMatchObject({ run: 'HF run', cable: 'RG-213/U', pieces: '1', done: 'yes' });
     // What is cut is what is finished, less what the two plugs add beyond their jackets: centimetres, not metres.
     expect(parseFloat(line.finished) - parseFloat(line.cut)).toBeLessThan(0.1);
     expect(Math.abs(parseFloat(line.finished) - parseFloat(line.cut))).toBeGreaterThan(0);

@@ -96,11 +96,12 @@ export function cutListCsv(
 ): string {
   const metres = (value: number): string => formatLength(value, { system, digits: 3 });
   return csvOf(
-    ['run', 'piece', 'cable', 'cut', 'finished', 'measured', 'done'],
+    ['run', 'piece', 'pieces', 'cable', 'cut', 'finished', 'measured', 'done'],
     runs.flatMap(({ name, cuts }) =>
       cuts.map((cut) => [
         name,
         cut.name,
+        cut.copies,
         cut.cable.name,
         metres(cut.cut.value),
         metres(cut.finished.value),

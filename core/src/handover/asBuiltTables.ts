@@ -84,7 +84,12 @@ export function endsTable(
           end.name,
           `${end.cable.name}, ${formatLength(piece.lengthM, { system: units })}${piece.lot ? `, lot ${piece.lot}` : ''}`,
           end.part.name,
-          made ? `${day(made.at)}${forCustomer || made.by === '' ? '' : `, ${made.by}`}` : 'not made',
+          [
+            end.copies === 1 ? '' : `${end.copiesMade} of ${end.copies} made`,
+            made ? `${day(made.at)}${forCustomer || made.by === '' ? '' : `, ${made.by}`}` : 'not made',
+          ]
+            .filter(Boolean)
+            .join('; '),
         ];
       }),
   );
@@ -97,9 +102,9 @@ export function endsTable(
 }
 
 export function readingsTable({ sheet }: BuiltRun, { units, forCustomer, day }: ReportOptions): Block[] {
-  const rows = sheet.proofs.flatMap(({ name, expectations }) =>
-    expectations.map(({ name: what, expected, reading, judgement }) => [
-      name,
+  const rows = sheet.proofs.flatMap(({ name, copies, expectations }) =>
+    expectations.map(({ name: what, expected, reading, judgement, copiesRead }) => [
+      copies === 1 ? name : `${name}, ${copiesRead} of ${copies} read`,
       what,
       formatFigure(expected, units),
       reading

@@ -47,9 +47,19 @@ export const usedParts = (needs: readonly Need[]): UsedPart[] =>
     .filter(({ kind, amount, comesAlong }) => kind !== 'cable' && amount > 0 && !comesAlong)
     .map(({ id, amount }) => ({ part: id, amount: Number(amount.toFixed(4)) }));
 
-export const cutNeeds = ({ cable, cut }: { cable: Cable; cut: { value: number } }): Need[] => [
-  { kind: 'cable', id: cable.id, name: cable.name, unit: 'm', amount: cut.value },
-];
+export const cutNeeds = ({
+  cable,
+  cut,
+  copies,
+}: {
+  cable: Cable;
+  cut: { value: number };
+  copies: number;
+}): Need[] => [{ kind: 'cable', id: cable.id, name: cable.name, unit: 'm', amount: copies * cut.value }];
+
+/** So many times as much. */
+export const timesNeeds = (needs: readonly Need[], times: number): Need[] =>
+  needs.map((need) => ({ ...need, amount: times * need.amount }));
 
 /** What one end takes: the connector with its ferrule in one bag, and shrink tube of its own. */
 export const endNeeds = ({ part, exposed }: { part: Part; exposed: boolean }): Need[] => [

@@ -54,6 +54,30 @@ describe('the list of parts', () => {
     expect(rows.find(({ kind }) => kind === 'connector')?.uses.map(({ runId }) => runId)).toContain('run-1');
   });
 
+  // By arithmetic: twelve vans with a jumper each want twelve cables and twenty-four plugs; a batch makes some of them.
+  it('multiplies what n of the same take, less what a batch has made', () => {
+    const many = onSite(routed({ pieces: [cable({ lengthM: 2, count: 12 })] }), site);
+    const one = onSite(routed({ pieces: [cable({ lengthM: 2 })] }), site);
+    const rowsOf = (of: typeof many, facts: Facts = noFacts) =>
+      partsList(
+        [{ id: 'run-0', design: of, facts, sheet: sheetOf(of, facts) }],
+        sheetOfSite([]),
+        catalog,
+        emptyShopLog,
+      );
+    const metres = (of: typeof many) => needed(rowsOf(of), 'cable')[0];
+    expect(needed(rowsOf(many), 'connector')).toEqual([24]);
+    expect(metres(many) / metres(one)).toBeCloseTo(12, 1);
+    const made = ['main.a', 'main.a#1', 'main.a#2', 'main.b', 'main.b#7'].map((endId) =>
+      fact({ kind: 'end made', endId }),
+    );
+    expect(needed(rowsOf(many, made), 'connector')).toEqual([24 - 5]);
+    // One that failed afterwards is to be made again; spares beyond what is wanted are none of another end.
+    const failed = fact({ kind: 'end failed', endId: 'main.b#7' }, '2027-01-01T10:00:00Z');
+    expect(needed(rowsOf(many, [...made, failed]), 'connector')).toEqual([24 - 4]);
+    expect(needed(rowsOf(one, made), 'connector')).toEqual([]);
+  });
+
   it('asks no more for what is cut, made, grounded, hung or sealed', () => {
     const made = ['in.a', 'in.b', 'main.a'].map((endId) => fact({ kind: 'end made', endId }));
     const rows = listOf([

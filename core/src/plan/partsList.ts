@@ -1,6 +1,6 @@
 import type { Catalog, Stock } from '../catalog/index.js';
 import type { EndOutcome } from '../make/index.js';
-import type { Design, Facts, Sheet } from '../run/index.js';
+import { endsLeft, type Design, type Facts, type Sheet } from '../run/index.js';
 import type { SiteSheet } from '../site/index.js';
 import {
   adapterNeeds,
@@ -12,6 +12,7 @@ import {
   kitNeed,
   needKinds,
   sealNeeds,
+  timesNeeds,
   tubeNeeds,
   type Need,
 } from './needs.js';
@@ -127,7 +128,7 @@ export function partsList(
 function ofRun({ id: runId, design, sheet, facts }: PlannedRun, catalog: Catalog, needs: Needs): void {
   const open = [
     ...sheet.cuts.filter(({ done }) => !done).flatMap(cutNeeds),
-    ...sheet.ends.filter(({ made }) => !made).flatMap(endNeeds),
+    ...sheet.ends.flatMap((end) => timesNeeds(endNeeds(end), endsLeft(end))),
     ...adapterNeeds(design, facts, catalog),
     ...arresterNeeds(design, facts, catalog),
     ...tubeNeeds(design, facts),

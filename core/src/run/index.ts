@@ -116,7 +116,7 @@ export {
 export { proposeRun, type RunWish } from './advise/propose.js';
 export { checkReferences } from './design/references.js';
 export type { JointSheet, PieceSheet, SheetBody } from './sheet/sheet.js';
-export type { EndSheet, ProofSheet, WrapSheet } from './work/work.js';
+export { endsLeft, type EndSheet, type ProofSheet, type WrapSheet } from './work/work.js';
 export { USUAL_NOISE_FIGURE_DB, type Reception } from './wave/reception.js';
 export type { Remedy } from './design/remedy.js';
 export { counted, type Snag, type SnagLevel } from './snags/snag.js';

@@ -251,6 +251,25 @@ describe('the tasks of a site', () => {
     expect(handsFor('lay', { lengthM: 3, massKg: 1, aloft: true })).toBe(2);
   });
 
+  it('several of the same take several times as long, and the run does not wait for those of others', () => {
+    const dozen = onSite(routed({ pieces: [cable({ count: 12, lengthM: 25 })] }), aSite());
+    const dozens = (facts: Facts): Task[] => {
+      const run = { id: 'run-0', design: dozen, facts, sheet: sheetOf(dozen, facts), installed: false };
+      return siteTasks([run], survey(aSite(), [run], catalog), { catalog, practice: defaultPractice });
+    };
+    const tasks = dozens([]);
+    const minutesOf = (id: string) => called(tasks, `run-0 ${id}`).minutes;
+    // Cutting takes 6 min each (the shop’s usual time), eleven more ends eleven times one.
+    expect(minutesOf('cut main')).toBe(72);
+    expect(minutesOf('make main.a for others')).toBe(11 * minutesOf('make main.a'));
+    expect(before(tasks, 'run-0 hang')).not.toContain('run-0 make main.a for others');
+    expect(
+      called(tasks, 'run-0 make main.a for others').parts.find(({ kind }) => kind === 'connector')?.amount,
+    ).toBe(11);
+    const made = ['main.a', 'main.a#4'].map((endId) => fact({ kind: 'end made', endId }));
+    expect(called(dozens(made), 'run-0 make main.a for others').title).toMatch(/^Make 10 more of/);
+  });
+
   it('all of it goes into a plan in which nothing is done twice', () => {
     const tasks = tasksOf();
     const { placed, left } = schedule(tasks, usualDay(['Wenna', 'Joss']), { nowMin: 480, tries: 50 });

@@ -2,7 +2,7 @@ import { entry, type Catalog } from '../../catalog/index.js';
 import { cardFor, formatTool, type ToolId } from '../../make/index.js';
 import { makeSchools, type Practice } from '../../practice/index.js';
 import { isOutdoors } from '../../route/index.js';
-import { arrestersOf, assembliesOf, factAbout, factsOf } from '../../run/index.js';
+import { arrestersOf, assembliesOf, endsLeft, factAbout, factsOf, type EndSheet } from '../../run/index.js';
 import { arresterNode, strandOf, type SharedTool, type SiteSheet, type Skill } from '../../site/index.js';
 import {
   adapterNeeds,
@@ -11,10 +11,12 @@ import {
   endNeeds,
   hangNeeds,
   sealNeeds,
+  timesNeeds,
   usedParts,
 } from '../needs.js';
 import { aloftCautions, handsFor, LIFT_KG, usualMinutes } from './defaults.js';
 import type { Draft, RunToPlan } from './draft.js';
+import type { Task } from './task.js';
 import { whereDone } from './whereDone.js';
 
 /** What a card asks for, as far as a crew has few of it. */
@@ -63,15 +65,17 @@ export function tasksOfRun(
   const cuts = cutDrafts(at);
   const makes = makeDrafts(at, practice);
   const tests = testDrafts(at, makes);
-  const early = ids([...cuts, ...makes.filter(({ place }) => place === 'bench'), ...tests]);
+  const own = makes.filter(({ ends }) => ends);
+  const ownTests = tests.filter(({ ends }) => ends);
+  const early = ids([...cuts, ...own.filter(({ place }) => place === 'bench'), ...ownTests]);
   const hang = hangDrafts(at, early, site, catalog);
   const arrester = arresterDrafts(at, site, catalog);
   const grounded = groundedBefore(run, site);
-  const before = [...ids([...makes, ...hang, ...arrester]), ...grounded];
+  const before = [...ids([...own, ...hang, ...arrester]), ...grounded];
   const isProved = isDone('prove');
   // Whoever has read the whole run has coupled it.
   const mates = isProved ? [] : mateDrafts(at, before, catalog).filter(isOpen);
-  const prove = isProved ? [] : proveDrafts([...before, ...ids([...mates, ...tests])]);
+  const prove = isProved ? [] : proveDrafts([...before, ...ids([...mates, ...ownTests])]);
   const seals = sealDrafts(at, ids([...mates, ...prove]));
   const label: Draft = {
     key: 'label',
@@ -107,63 +111,103 @@ const cutDrafts = ({ run: { sheet } }: RunAtWork): Draft[] =>
     .map(({ pieceId, name, ...cut }) => ({
       key: `cut ${pieceId}`,
       kind: 'cut',
-      title: `Cut ${name}`,
+      title: `Cut ${cut.copies === 1 ? '' : `${cut.copies} × `}${name}`,
       parts: cutNeeds(cut),
-      minutes: usualMinutes.cut.each,
+      minutes: cut.copies * usualMinutes.cut.each,
       place: 'bench',
       after: [],
       fact: { kind: 'cut', pieceId },
     }));
 
+/** What the card of an end asks for, whoever it is made for. */
+function cardOf(
+  end: EndSheet,
+  practice: Practice,
+): Pick<Task, 'kind' | 'tools' | 'gear' | 'learnedBy'> & { opens: string } {
+  const card = cardFor(end.part, end.cable, 'metric', { schools: makeSchools(practice) });
+  const all = card?.tools ?? [];
+  return {
+    kind: 'make',
+    tools: [...new Set(all.flatMap(({ tool }) => sharedOf[tool] ?? []))],
+    gear: all
+      .filter(({ tool, hexMm }) => hexMm !== undefined || sharedOf[tool] !== undefined)
+      .map(formatTool),
+    opens: `make/${end.id}`,
+    learnedBy: card?.recipe ?? 'make',
+  };
+}
+
 const makeDrafts = ({ run, of, pulls, late: lateEnds }: RunAtWork, practice: Practice): Draft[] =>
   run.sheet.ends
-    .filter(({ made }) => !made)
-    .map((end): Draft => {
-      const card = cardFor(end.part, end.cable, 'metric', { schools: makeSchools(practice) });
-      const tools = [...new Set((card?.tools ?? []).flatMap(({ tool }) => sharedOf[tool] ?? []))];
+    .filter((end) => endsLeft(end) > 0)
+    .flatMap((end): Draft[] => {
+      const common = cardOf(end, practice);
+      const { tools } = common;
       const isLate = lateEnds.includes(end.id);
       const late = isLate ? whereDone(run, end.atM) : undefined;
       const place = late ?? 'bench';
       const isInOpen = late !== undefined && late !== 'inside';
-      return {
+      const cut = of(`cut ${end.pieceId}`);
+      const own: Draft = {
+        ...common,
         key: `make ${end.id}`,
-        kind: 'make',
         title: `Make ${end.name}`,
         minutes: end.part.minutes,
         place,
-        after: [of(`cut ${end.pieceId}`), ...(isLate ? [...pulls, of('hang')] : [])],
+        after: [cut, ...(isLate ? [...pulls, of('hang')] : [])],
         skills: [...skillsOf(tools), ...(place === 'aloft' ? (['climb'] as const) : [])],
-        tools,
-        gear: (card?.tools ?? [])
-          .filter(({ tool, hexMm }) => hexMm !== undefined || sharedOf[tool] !== undefined)
-          .map(formatTool),
         dry: isInOpen,
         opensUntil: isInOpen ? [of(mateKey[late])] : [],
-        opens: `make/${end.id}`,
         ends: { kind: 'end made', about: end.id },
         parts: endNeeds(end),
-        learnedBy: card?.recipe ?? 'make',
       };
+      // The same on other pieces goes elsewhere: nothing of this run waits for it, and it is made at the bench.
+      const more = endsLeft(end) - (end.made ? 0 : 1);
+      const others: Draft = {
+        ...common,
+        key: `make ${end.id} for others`,
+        title: `Make ${more} more of ${end.name}`,
+        minutes: more * end.part.minutes,
+        place: 'bench',
+        after: [cut],
+        skills: skillsOf(tools),
+        parts: timesNeeds(endNeeds(end), more),
+        learnedBy: 'make of the same',
+      };
+      return [...(end.made ? [] : [own]), ...(more > 0 ? [others] : [])];
     });
 
 const testDrafts = ({ run: { sheet }, of, late }: RunAtWork, makes: readonly Draft[]): Draft[] =>
   sheet.proofs
-    .filter(
-      ({ pieceId, expectations }) =>
-        expectations.some(({ reading }) => !reading) && !late.some((end) => end.startsWith(`${pieceId}.`)),
-    )
-    .map(({ pieceId, name }) => ({
-      key: `test ${pieceId}`,
-      kind: 'bench test',
-      title: `Read ${name} on the bench`,
-      minutes: usualMinutes['bench test'].each,
-      place: 'bench',
-      after: makes.filter(({ key }) => key.startsWith(`make ${pieceId}.`)).map(({ key }) => of(key)),
-      skills: ['measure'],
-      tools: ['analyser'],
-      opens: 'prove',
-      ends: { kind: 'reading', about: pieceId },
-    }));
+    .filter(({ pieceId }) => !late.some((end) => end.startsWith(`${pieceId}.`)))
+    .flatMap(({ pieceId, name, copies, expectations }): Draft[] => {
+      const made = makes.filter(({ key }) => key.startsWith(`make ${pieceId}.`));
+      const common = {
+        kind: 'bench test' as const,
+        place: 'bench' as const,
+        skills: ['measure' as const],
+        tools: ['analyser' as const],
+        opens: 'prove',
+      };
+      const own: Draft = {
+        ...common,
+        key: `test ${pieceId}`,
+        title: `Read ${name} on the bench`,
+        minutes: usualMinutes['bench test'].each,
+        after: made.filter(({ ends }) => ends).map(({ key }) => of(key)),
+        ends: { kind: 'reading', about: pieceId },
+      };
+      const more = Math.max(0, ...expectations.map(({ copiesRead }) => copies - Math.max(1, copiesRead)));
+      const others: Draft = {
+        ...common,
+        key: `test ${pieceId} for others`,
+        title: `Read ${more} more of ${name} on the bench`,
+        minutes: more * usualMinutes['bench test'].each,
+        after: made.map(({ key }) => of(key)),
+      };
+      const isOpen = expectations.some(({ reading }) => !reading);
+      return [...(isOpen ? [own] : []), ...(more > 0 ? [others] : [])];
+    });
 
 function hangDrafts(
   { run: { id, design, facts, sheet }, pulls }: RunAtWork,

@@ -1,4 +1,4 @@
-import { endIdsOf } from '../design/ids.js';
+import { endIdsOf, readBatchEndId } from '../design/ids.js';
 import { standing } from './withdrawn.js';
 import { aboutOf, type Fact, type FactKindId, type FactOf, type Facts } from './kinds.js';
 
@@ -32,6 +32,17 @@ const endKinds: readonly FactKindId[] = ['end made', 'end failed', 'damaged'];
 /** Is this end made? A later failure or damage takes it back. */
 export const isEndMade = (facts: Facts, endId: string): boolean =>
   newest(about(facts, endKinds, endId))?.kind === 'end made';
+
+/** How many of an end are made where several of the same are: its own and those of the batch. */
+export const endsMade = (facts: Facts, endId: string): number =>
+  [...new Set(factsOf(facts, 'end made').map((one) => one.endId))].filter(
+    (id) => readBatchEndId(id).end === endId && isEndMade(facts, id),
+  ).length;
+
+/** How often something was read of a piece; of several of the same each is read. */
+export const timesRead = (facts: Facts, pieceId: string, expectation: string): number =>
+  factsOf(facts, 'reading').filter((one) => one.pieceId === pieceId && one.expectation === expectation)
+    .length;
 
 /** Is this piece cut? A booking that was taken back is none; a piece with both ends made is. */
 export const isCut = (facts: Facts, pieceId: string): boolean =>

@@ -6,11 +6,12 @@ export const cut: StageRule = {
   id: 'cut',
   name: 'Cut',
   look({ body: { cuts } }) {
-    const done = cuts.filter((piece) => piece.done).length;
+    const all = cuts.reduce((sum, { copies }) => sum + copies, 0);
+    const done = cuts.reduce((sum, piece) => sum + (piece.done ? piece.copies : 0), 0);
     const open = cuts.find((piece) => !piece.done);
     return {
-      state: progress(done, cuts.length),
-      detail: cuts.length === 0 ? 'nothing to cut' : `${done} of ${cuts.length} cut`,
+      state: progress(done, all),
+      detail: cuts.length === 0 ? 'nothing to cut' : `${done} of ${all} cut`,
       next: open ? `Cut ${open.name}` : '',
     };
   },
@@ -21,6 +22,7 @@ export const cut: StageRule = {
       const { degrees, frequencyHz } = next.electrical.target;
       return `Trim ${next.name} to ${degrees}° at ${formatFrequency(frequencyHz)}`;
     }
-    return `Cut ${formatFigure(next.cut, units)} of ${next.cable.name} for ${next.name}`;
+    const times = next.copies === 1 ? '' : `${next.copies} × `;
+    return `Cut ${times}${formatFigure(next.cut, units)} of ${next.cable.name} for ${next.name}`;
   },
 };

@@ -1,18 +1,25 @@
+import { endsLeft, type EndSheet } from '../work/work.js';
 import { progress, type StageRule } from './stage.js';
+
+/** Ends with the same on other pieces: how many there are, and how many are made. */
+const countOf = (ends: readonly EndSheet[]): { made: number; all: number } => {
+  const all = ends.reduce((sum, { copies }) => sum + copies, 0);
+  return { all, made: all - ends.reduce((sum, end) => sum + endsLeft(end), 0) };
+};
 
 /** The ends, by their cards. */
 export const make: StageRule = {
   id: 'make',
   name: 'Make',
   look({ body: { ends } }) {
-    const made = ends.filter((end) => end.made).length;
-    const waiting = ends.filter((end) => !end.made);
+    const { made, all } = countOf(ends);
+    const waiting = ends.filter((end) => endsLeft(end) > 0);
     // What leads through a duct comes last, and after the pull.
     const open = waiting.find(({ afterPull }) => !afterPull) ?? waiting.at(0);
     const duct = open?.afterPull;
     return {
-      state: progress(made, ends.length),
-      detail: ends.length === 0 ? 'no ends to make' : `${made} of ${ends.length} ends`,
+      state: progress(made, all),
+      detail: all === 0 ? 'no ends to make' : `${made} of ${all} ends`,
       next: !open
         ? ''
         : duct && !duct.pulled
@@ -21,10 +28,10 @@ export const make: StageRule = {
     };
   },
   headline({ ends }) {
-    const open = ends.filter(({ made }) => !made);
-    if (ends.length === 0) return 'No ends to make';
-    if (open.length === 0) return `All ${ends.length} ends are made`;
-    const minutes = open.reduce((sum, { part }) => sum + part.minutes, 0);
-    return `${open.length} of ${ends.length} ends to make, about ${minutes} minutes`;
+    const { made, all } = countOf(ends);
+    if (all === 0) return 'No ends to make';
+    if (made === all) return `All ${all} ends are made`;
+    const minutes = ends.reduce((sum, end) => sum + endsLeft(end) * end.part.minutes, 0);
+    return `${all - made} of ${all} ends to make, about ${minutes} minutes`;
   },
 };

@@ -35,6 +35,9 @@ export interface EndSheet {
   cable: Cable;
   gauge: StripGauge;
   made: boolean;
+  /** So many of the same are wanted, and made: this one is the run’s own. */
+  copies: number;
+  copiesMade: number;
   farEndMade: boolean;
   /** The duct through which the cable is pulled before this end is made. */
   afterPull: Pick<AfterPull, 'leg' | 'pulled'> | undefined;
@@ -45,10 +48,24 @@ export interface EndSheet {
   deviations: FactOf<'deviation'>[];
 }
 
+/** How many of an end are still to be made, the same on other pieces among them; spares beyond those are none. */
+export const endsLeft = ({
+  copies,
+  copiesMade,
+  made,
+}: Pick<EndSheet, 'copies' | 'copiesMade' | 'made'>): number => Math.max(made ? 0 : 1, copies - copiesMade);
+
 export interface ProofSheet {
   pieceId: string;
   name: string;
-  expectations: (Expectation & { reading?: FactOf<'reading'>; judgement?: ReadingJudgement })[];
+  /** Of so many of the same each is read. */
+  copies: number;
+  expectations: (Expectation & {
+    reading?: FactOf<'reading'>;
+    judgement?: ReadingJudgement;
+    /** How many of the same were read. */
+    copiesRead: number;
+  })[];
 }
 
 /** One object to seal: a joint, or several too close together to be wrapped apart. */
@@ -97,4 +114,11 @@ export interface WrapSheet {
 }
 
 /** One cable as it is cut. */
-export type CutOfPiece = CutSheet & { pieceId: string; name: string; cable: Cable; done: boolean };
+export type CutOfPiece = CutSheet & {
+  pieceId: string;
+  name: string;
+  cable: Cable;
+  /** So many of the same are cut. */
+  copies: number;
+  done: boolean;
+};

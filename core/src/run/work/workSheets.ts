@@ -6,7 +6,16 @@ import { isExposed, zoneAt, type ZoneSpan } from '../../route/index.js';
 import { dripLoop, inspectionDue, type DripLoop } from '../../seal/index.js';
 import type { Assembly, Design, Leg } from '../design/design.js';
 import { endId, endSides, otherSide } from '../design/ids.js';
-import { factsOf, isCut, isEndMade, isSealed, latestReading, sealOf } from '../facts/facts.js';
+import {
+  endsMade,
+  factsOf,
+  isCut,
+  isEndMade,
+  isSealed,
+  latestReading,
+  sealOf,
+  timesRead,
+} from '../facts/facts.js';
 import type { Facts } from '../facts/kinds.js';
 import { readingValue } from '../facts/reading.js';
 import { profileUpwards, jointSeal, wrapGroups } from './jointWrap.js';
@@ -47,6 +56,8 @@ export function endSheets(
         cable,
         gauge: stripGauge(part, cable),
         made: isEndMade(facts, id),
+        copies: piece.count ?? 1,
+        copiesMade: endsMade(facts, id),
         farEndMade: isEndMade(facts, endId(piece.id, otherSide(end))),
         failures: failed.length,
         lostM: [...failed, ...damages].reduce((sum, one) => sum + (one.end?.lostM ?? 0), 0),
@@ -79,6 +90,7 @@ export function cutSheets(
       pieceId: piece.id,
       name: piece.label,
       cable,
+      copies: piece.count ?? 1,
       done: isCut(facts, piece.id),
     };
   });
@@ -95,6 +107,7 @@ export function proofSheets(
   return assemblies.map((piece) => ({
     pieceId: piece.id,
     name: piece.label,
+    copies: piece.count ?? 1,
     expectations: expectations(
       entry(catalog.cables, piece.cable),
       piece.lengthM,
@@ -102,9 +115,10 @@ export function proofSheets(
       practice.ohmMeter,
     ).map((expectation) => {
       const reading = latestReading(facts, piece.id, expectation.id);
+      const copiesRead = timesRead(facts, piece.id, expectation.id);
       return reading
-        ? { ...expectation, reading, judgement: judge(expectation, readingValue(reading)) }
-        : expectation;
+        ? { ...expectation, copiesRead, reading, judgement: judge(expectation, readingValue(reading)) }
+        : { ...expectation, copiesRead };
     }),
   }));
 }

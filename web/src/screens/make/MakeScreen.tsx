@@ -98,6 +98,11 @@ function End({ end }: { end: EndSheet }): ReactNode {
           {end.part.name}, on {end.cable.name}; at{' '}
           <span className="whitespace-nowrap">{formatLength(end.atM, { system: units })}</span>
         </p>
+        {end.copies > 1 && (
+          <p className="text-sm">
+            {end.copiesMade} of {end.copies} of the same are made
+          </p>
+        )}
         <History end={end} />
         {!end.made && end.afterPull && !end.afterPull.pulled && (
           <p className="text-sm text-caution">

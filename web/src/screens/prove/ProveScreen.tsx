@@ -60,15 +60,26 @@ export function ProveScreen(): ReactNode {
   );
 }
 
+/** How many of the same were read; of one alone, nothing. */
+const CopiesRead = ({ read, of }: { read: number; of: number }): ReactNode =>
+  of > 1 && (
+    <p className="text-sm">
+      {read} of {of} read; the last one stands here
+    </p>
+  );
+
 function Proof({ proof }: { proof: ProofSheet }): ReactNode {
   const { writer, facts } = useOpenRun();
   const { units, sound } = usePreferences();
   return (
     <section className="mt-5" aria-label={proof.name}>
       <h2 className="text-lg font-bold">{proof.name}</h2>
+      {proof.copies > 1 && (
+        <p className="text-muted">{proof.copies} of the same: each is read, one after the other.</p>
+      )}
       <ul className="divide-y divide-rule border-y border-rule">
         {proof.expectations.map((expectation) => {
-          const { id, name, how, expected, judgement } = expectation;
+          const { id, name, how, expected, judgement, copiesRead } = expectation;
           const kept = latestReading(facts, proof.pieceId, id);
           const isOhm = expected.unit === 'ohm';
           return (
@@ -79,6 +90,7 @@ function Proof({ proof }: { proof: ProofSheet }): ReactNode {
               <div>
                 <h3 className="font-semibold">{name}</h3>
                 <p className="text-sm text-muted">{how}</p>
+                <CopiesRead read={copiesRead} of={proof.copies} />
               </div>
               <div>
                 <p className="mb-1 text-sm text-muted">Expected</p>
