@@ -146,6 +146,7 @@ export class Assembly extends Piece implements core.Assembly {
   @IsOptional() @IsString() @MaxLength(40) lot?: string;
   @IsOptional() @IsString() @MaxLength(40) set?: string;
   @IsOptional() @IsInt() @Min(1) @Max(MAX_IN_BATCH) count?: number;
+  @IsOptional() @IsNumber(number) @Min(0) @Max(1_000) woundM?: number;
   @IsOptional() @IsArray() @ArrayMaxSize(20) @AreParts() @Type(() => Spot) spots?: Spot[];
 }
 

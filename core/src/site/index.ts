@@ -87,6 +87,7 @@ export { siteRules } from './snags/index.js';
 export { orderM, survey } from './survey.js';
 export { surveyedFacts } from './surveyedFacts.js';
 export { icedWeightNPerM, spanTension } from './way/aerial.js';
+export { unseenDuct } from './document/site.js';
 export { connectorPasses, fillLimit, fillOf, jamRatio, layInDuct, type LaidCable } from './way/duct.js';
 export { gripsFor, supportSpacingM } from './way/hang.js';
 export {

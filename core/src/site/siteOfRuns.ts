@@ -1,5 +1,12 @@
 import { freshId, type Design, type Leg, type RouteStep } from '../run/index.js';
-import { emptySite, type Condition, type Site, type SitePoint, type Way } from './document/site.js';
+import {
+  emptySite,
+  unseenDuct,
+  type Condition,
+  type Site,
+  type SitePoint,
+  type Way,
+} from './document/site.js';
 
 /** A site made of what runs say of their own legs, and the route each of them has in it. */
 export interface SiteOfRuns {
@@ -63,6 +70,7 @@ class Growing {
       from: from.id,
       to: to.id,
       via: [],
+      ...(leg.kind === 'duct' ? { duct: { ...unseenDuct, boreMm: leg.boreMm ?? unseenDuct.boreMm } } : {}),
       conditions: conditionsOf[leg.zone],
       lengthM: leg.lengthM,
       bends:

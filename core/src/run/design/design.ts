@@ -125,6 +125,8 @@ export interface Assembly extends Piece {
   set?: string;
   /** So many of the same are made: one lies in this run, the others are spares or go elsewhere. Not stated, one. */
   count?: number;
+  /** So much of it is wound as a choke, m: no slack, and not to be cut away. */
+  woundM?: number;
   /** Known spots whose impedance is not the cable’s. */
   spots?: Spot[];
 }

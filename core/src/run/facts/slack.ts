@@ -7,7 +7,7 @@ import { REMAKE_M, type Practice } from '../../practice/index.js';
 
 /** How much cable a run has beyond its route, and what it is good for. Lengths in m. */
 export interface Slack {
-  /** Beyond the legs and their loops; negative when the run does not reach. */
+  /** Beyond the legs, their loops and the turns of a choke; negative when the run does not reach. */
   spareM: number;
   /** Kept for ends which are still to be made. */
   reservedM: number;
@@ -30,7 +30,8 @@ export function slackOf(design: Design, totalM: number, practice: Practice, fact
   const legsM = design.legs.reduce((sum, { lengthM }) => sum + lengthM, 0);
   const loopsM = design.legs.reduce((sum, { slackM }) => sum + slackM, 0);
   const endsToMake = openEnds(design, facts);
-  const spareM = totalM - legsM - loopsM;
+  const woundM = assembliesOf(design).reduce((sum, piece) => sum + (piece.woundM ?? 0), 0);
+  const spareM = totalM - legsM - loopsM - woundM;
   const times = (metres: number): number => Math.max(0, Math.floor(metres / REMAKE_M + 1e-6));
   return {
     spareM,

@@ -31,6 +31,7 @@ const names: Record<string, string> = {
   lot: 'lot',
   set: 'set',
   count: 'count',
+  woundM: 'wound as a choke',
   label: 'label',
   adapter: 'adapter',
   arrester: 'arrester',

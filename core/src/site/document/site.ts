@@ -71,6 +71,9 @@ export interface Duct {
   cord: boolean;
 }
 
+/** What a duct is taken for until somebody looks into it: a usual bore (common practice, no source), and the worse of what is not known. */
+export const unseenDuct: Duct = { boreMm: 40, lubricated: false, drained: false, cord: false };
+
 export const besideKinds = ['mains', 'data', 'power line'] as const;
 
 /** What runs beside a way, or crosses it. */

@@ -1,7 +1,5 @@
+import { unseenDuct } from '../document/site.js';
 import type { SiteRule } from './siteSnag.js';
-
-/** The bore of a duct that is taken where nobody says which, mm. */
-const USUAL_BORE_MM = 40;
 
 /** Where something gnaws or treads, a bare jacket does not last. Handbook of the trade, from memory: armour, duct or gel-filled cable. */
 export const animals: SiteRule = ({ ways }) =>
@@ -17,7 +15,7 @@ export const animals: SiteRule = ({ ways }) =>
         why: `Rodents gnaw, livestock treads: a jacket of plastic keeps neither off. A duct, an armoured or a gel-filled cable does.`,
         remedies: [
           {
-            title: `Put a duct of ${USUAL_BORE_MM} mm there`,
+            title: `Put a duct of ${unseenDuct.boreMm} mm there`,
             detail: way.name,
             changes: [
               {
@@ -25,7 +23,7 @@ export const animals: SiteRule = ({ ways }) =>
                 way: {
                   ...way,
                   kind: 'duct' as const,
-                  duct: { boreMm: USUAL_BORE_MM, lubricated: false, drained: true, cord: true },
+                  duct: { ...unseenDuct, drained: true, cord: true },
                 },
               },
             ],

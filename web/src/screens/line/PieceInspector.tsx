@@ -116,6 +116,13 @@ function AssemblyFields({ piece, set }: { piece: Assembly; set: (piece: AnyPiece
         valueM={piece.lengthM}
         onChange={(lengthM) => set({ ...piece, lengthM })}
       />
+      {piece.woundM !== undefined && piece.woundM > 0 && (
+        <RunLengthField
+          label="Of it wound as a choke"
+          valueM={piece.woundM}
+          onChange={(woundM) => set({ ...piece, woundM })}
+        />
+      )}
       <QuantityField
         label="How many of the same are made"
         value={piece.count ?? 1}

@@ -137,6 +137,13 @@ function ChokeResult({
   );
 }
 
+/** With the turns of this choke in it; another one which was wound before is unwound. */
+const withTurns = (piece: Assembly, woundM: number): Assembly => ({
+  ...piece,
+  lengthM: piece.lengthM - (piece.woundM ?? 0) + woundM,
+  woundM,
+});
+
 /** The turns are cut of the run’s last cable: it is as much longer. */
 function LongerBy({ cableM, cable }: { cableM: number; cable: Cable }): ReactNode {
   const { editor } = useOpenRun();
@@ -146,7 +153,7 @@ function LongerBy({ cableM, cable }: { cableM: number; cable: Cable }): ReactNod
     <button
       className="button button-primary mt-3"
       onClick={() => {
-        editor.change([{ op: 'set piece', piece: { ...last, lengthM: last.lengthM + cableM } }]);
+        editor.change([{ op: 'set piece', piece: withTurns(last, cableM) }]);
         toast(`${last.label} is longer by its turns; undo takes it back.`);
       }}
     >

@@ -4,6 +4,7 @@ import {
   formatSpeed,
   legKinds,
   parseSpeed,
+  unseenDuct,
   type Condition,
   type LegKind,
   type Site,
@@ -216,5 +217,5 @@ const withCondition = (all: readonly Condition[], one: Condition, on: boolean): 
 /** A duct has a bore, and what is no duct has none. */
 function ofKind({ duct, ...way }: Way, kind: LegKind): Way {
   if (kind !== 'duct') return { ...way, kind };
-  return { ...way, kind, duct: duct ?? { boreMm: 40, lubricated: false, drained: false, cord: false } };
+  return { ...way, kind, duct: duct ?? { ...unseenDuct } };
 }
