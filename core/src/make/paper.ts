@@ -33,6 +33,8 @@ export type Shape =
       width: number;
       sizePt: number;
       text: string;
+      /** One line only: its letters shrink down to this size where the width asks for it, then an ellipsis ends it. */
+      leastPt?: number;
       bold?: boolean;
       ink?: Ink;
     };

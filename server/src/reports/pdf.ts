@@ -59,12 +59,33 @@ function drawPaper(document: PDFKit.PDFDocument, { widthMm, heightMm, shapes }: 
   for (const shape of shapes) drawShape(document, shape);
 }
 
+type Text = Extract<Shape, { kind: 'text' }>;
+
+/** A text in one line: smaller where it has to be, and with an ellipsis where even that is too wide. */
+function drawLine(
+  document: PDFKit.PDFDocument,
+  { text, width, sizePt, leastPt = sizePt, bold, ink }: Text,
+  x: number,
+  y: number,
+): void {
+  const room = width * POINTS_PER_MM;
+  let line = printable(text);
+  let size = sizePt;
+  document.font(bold ? 'bold' : 'plain').fontSize(size);
+  const isTooWide = (): boolean => document.widthOfString(line) > room;
+  for (; isTooWide() && size > leastPt; size = Math.max(leastPt, size - 0.25)) document.fontSize(size);
+  document.fontSize(size);
+  while (isTooWide() && line.length > 1) line = `${line.replace(/…$/, '').slice(0, -1).trimEnd()}…`;
+  document.fillColor(colours[ink ?? 'ink']).text(line, x, y, { lineBreak: false });
+}
+
 /** Draws a shape; its millimetres are counted from a place on the page, in points. */
 export function drawShape(document: PDFKit.PDFDocument, shape: Shape, left = 0, top = 0): void {
   const size = (mm: number): number => mm * POINTS_PER_MM;
   const x = (mm: number): number => left + size(mm);
   const y = (mm: number): number => top + size(mm);
   if (shape.kind === 'text') {
+    if (shape.leastPt !== undefined) return drawLine(document, shape, x(shape.x), y(shape.y));
     document
       .font(shape.bold ? 'bold' : 'plain')
       .fontSize(shape.sizePt)

@@ -1,5 +1,6 @@
 import type { GaugeSheetQuery, LabelSheetQuery, SiteLabelsQuery } from '@kobran/contract';
 import {
+  batchEndId,
   assembliesOf,
   cardFor,
   gaugeSheet,
@@ -93,8 +94,12 @@ export class ReportsService implements OnModuleDestroy {
       name: run.design.name,
       code: runId.slice(-6),
       topHz: sheet.topHz,
-      madeOn: (end) =>
-        newest(factsOf(run.facts, 'end made').filter(({ endId }) => endId === end))?.at.slice(0, 10),
+      madeOn: (end, piece) =>
+        newest(
+          factsOf(run.facts, 'end made').filter(
+            ({ endId }) => endId === (piece === 0 ? end : batchEndId(end, piece)),
+          ),
+        )?.at.slice(0, 10),
     };
     const labels = assemblies.flatMap((one) => {
       const cells = cellsOf(`${address}/runs/${runId}/visit?at=${encodeURIComponent(one.id)}`);

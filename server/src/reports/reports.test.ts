@@ -1,4 +1,4 @@
-import { CHECK_BAR_MM, catalog, entry, stripGauge } from '@kobran/core';
+import { CHECK_BAR_MM, catalog, entry, labelForms, labelSizes, stripGauge } from '@kobran/core';
 import jsQRModule from 'jsqr';
 import { randomUUID } from 'node:crypto';
 import { OPS, getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
@@ -14,6 +14,8 @@ const jsQR = 'default' in jsQRModule ? jsQRModule.default : jsQRModule;
 
 /** A box of a drawn path, mm on paper. */
 interface Drawn {
+  /** Words have it. */
+  text?: string;
   x: number;
   y: number;
   width: number;
@@ -21,7 +23,9 @@ interface Drawn {
 }
 
 /** Reads a PDF back with a reader that had no part in writing it: page size, drawn paths and words. */
-async function readBack(response: Response): Promise<{ size: number[]; paths: Drawn[]; words: string }[]> {
+async function readBack(
+  response: Response,
+): Promise<{ size: number[]; paths: Drawn[]; words: string; boxes: Drawn[] }[]> {
   const mm = (points: number): number => (points * 25.4) / 72;
   const pdf = await getDocument({ data: new Uint8Array(response.body as Buffer), verbosity: 0 }).promise;
   return Promise.all(
@@ -43,6 +47,13 @@ async function readBack(response: Response): Promise<{ size: number[]; paths: Dr
         size: page.view.slice(2).map(mm),
         paths,
         words: items.map((item) => ('str' in item ? item.str : '')).join(' '),
+        boxes: items.flatMap((item) => {
+          if (!('str' in item) || item.str.trim() === '') return [];
+          const [x, y] = [Number(item.transform[4]), page.view[3] - Number(item.transform[5])];
+          // From the feet of the letters up by what capitals take.
+          const high = 0.7 * item.height;
+          return [{ text: item.str, x: mm(x), y: mm(y - high), width: mm(item.width), height: mm(high) }];
+        }),
       };
     }),
   );
@@ -142,6 +153,17 @@ describe('strip gauges on paper', () => {
   });
 });
 
+const within = (one: Drawn, frame: Drawn): boolean =>
+  one.x >= frame.x &&
+  one.y >= frame.y &&
+  one.x + one.width <= frame.x + frame.width &&
+  one.y + one.height <= frame.y + frame.height;
+const overlap = (one: Drawn, other: Drawn): boolean =>
+  one.x < other.x + other.width &&
+  other.x < one.x + one.width &&
+  one.y < other.y + other.height &&
+  other.y < one.y + one.height;
+
 describe('labels', () => {
   it('of a whole run: every assembly, both its ends', async () => {
     const [page] = await readBack(await fetched(`${vhf}/labels.pdf`));
@@ -153,11 +175,36 @@ describe('labels', () => {
     expect(page.words).toContain('from the radio');
   });
 
+  it.each(labelForms.flatMap((form) => labelSizes.map((size) => [form, size] as const)))(
+    'no text of a %s, %s, lies over another, over its code or beyond its edge',
+    async (form, size) => {
+      const pages = await readBack(
+        await fetched(`/api/jobs/${brackwater.id}/labels.pdf?form=${form}&size=${size}`),
+      );
+      for (const { size: paper, paths, boxes } of pages) {
+        const frames =
+          form === 'roll'
+            ? [{ x: 0, y: 0, width: paper[0], height: paper[1] }]
+            : paths.filter(({ width }) => width > 30);
+        expect(frames.length).toBeGreaterThan(0);
+        const dark = paths.filter(({ width }) => width <= 30);
+        for (const [k, one] of boxes.entries()) {
+          expect(
+            frames.filter((frame) => within(one, frame)),
+            one.text,
+          ).toHaveLength(1);
+          for (const other of [...boxes.slice(k + 1), ...dark])
+            expect(overlap(one, other), `${one.text} over ${other.text}`).toBe(false);
+        }
+      }
+    },
+  );
+
   it('of a whole site: those of every run', async () => {
     const pages = await readBack(await fetched(`/api/jobs/${brackwater.id}/labels.pdf?form=wrap`));
     const words = pages.map((page) => page.words).join(' ');
     // A long name is cut with an ellipsis; so much of each is always there.
-    for (const { design } of brackwater.runs) expect(words).toContain(design.name.slice(0, 20));
+    for (const { design } of brackwater.runs) expect(words).toContain(design.name.slice(0, 7));
   });
 
   it('two to a piece, numbered, as many pages as they need', async () => {

@@ -10,11 +10,11 @@ const of = { name: 'VHF voice', code: '00a001', topHz: 146e6, madeOn: () => unde
 describe('labels', () => {
   it('one is named as the piece, several are counted, each end by itself', () => {
     expect(labelsOf(main, 1, catalog, of).map(({ name, lines }) => [name, lines[2]])).toEqual([
-      ['Main cable', 'radio end'],
-      ['Main cable', 'antenna end'],
+      ['VHF voice: Main cable', 'made ____________'],
+      ['VHF voice: Main cable', 'made ____________'],
     ]);
     const three = labelsOf(main, 3, catalog, of);
-    expect(three.map(({ name }) => name)).toContain('Main cable 3');
+    expect(three.map(({ name }) => name)).toContain('VHF voice: Main cable 3');
     // Each end has a code of its own.
     expect(new Set(three.map(({ code }) => code)).size).toBe(6);
     expect(three[1].code).toBe('00a001-main-1-b');
@@ -24,10 +24,14 @@ describe('labels', () => {
   it('says run, cable and length, and the day where the end is made', () => {
     const made = (end: string) => (end === 'main.a' ? '2026-11-02' : undefined);
     const [radio, antenna] = labelsOf(main, 1, catalog, { ...of, madeOn: made });
-    expect(radio.lines).toEqual(['VHF voice', 'RG-213/U, 12.500 m', 'radio end, 2026-11-02']);
-    expect(antenna.lines).toEqual(['VHF voice', 'RG-213/U, 12.500 m', 'antenna end']);
-    const [{ lines }] = labelsOf(main, 1, catalog, { ...of, name: 'A run whose name goes on and on and on' });
-    expect(lines[0]).toBe('A run whose name goes on and…');
+    expect(radio.lines).toEqual(['RG-213/U, 12.500 m', 'radio end', 'made 2026-11-02']);
+    expect(antenna.lines.slice(0, 2)).toEqual(['RG-213/U, 12.500 m', 'antenna end']);
+    // However long the run’s name is, the big line still says which of its cables.
+    const [{ name }] = labelsOf(main, 12, catalog, {
+      ...of,
+      name: 'A run whose name goes on and on and on',
+    }).slice(-1);
+    expect(name).toMatch(/^A run.*…: Main cable 12$/);
   });
 
   // 12.5 m of cable with velocity factor 0.66 at 146 MHz: 360·12.5·146e6/(0.66·c) degrees.
@@ -35,7 +39,7 @@ describe('labels', () => {
     const target = { frequencyHz: 146e6, degrees: 90 };
     const [{ lines }] = labelsOf({ ...main, target }, 1, catalog, of);
     const degrees = (360 * 12.5 * 146e6) / (0.66 * 299_792_458);
-    expect(lines[2]).toBe(`radio end, ${degrees.toFixed(0)}° at 146 MHz`);
+    expect(lines[1]).toBe(`radio end, ${degrees.toFixed(0)}° at 146 MHz`);
   });
 
   it.each((['flag', 'wrap'] as const).flatMap((form) => labelSizes.map((size) => [form, size] as const)))(
@@ -87,8 +91,8 @@ describe('labels', () => {
 
   it('of a box says the place, the run and how far it is, and a code which can be typed', () => {
     expect(placeLabel({ what: 'Entry box (north)', atM: 2.6 }, 'VHF voice', '00a001')).toEqual({
-      name: 'Entry box (north)',
-      lines: ['VHF voice', '2.60 m from the radio'],
+      name: 'VHF voi…: Entry box (north)',
+      lines: ['2.60 m from the radio'],
       code: '00a001-entry-box-north-',
     });
   });

@@ -23,11 +23,15 @@ export type LabelForm = (typeof labelForms)[number];
 export const labelSizes = ['small', 'usual', 'large'] as const;
 export type LabelSize = (typeof labelSizes)[number];
 
-/** As many letters as stand beside a code on the narrowest label. */
-const MAX_LETTERS = 30;
+/** As many letters as the big line holds on the narrowest label beside its code. */
+const MAX_LETTERS = 24;
 
-const shortened = (text: string): string =>
-  text.length <= MAX_LETTERS ? text : `${text.slice(0, MAX_LETTERS - 1).trimEnd()}…`;
+/** The run’s name, cut where need be, and what it is of it: that is never cut. */
+function headed(runName: string, what: string): string {
+  const room = Math.max(8, MAX_LETTERS - what.length - 2);
+  const name = runName.length <= room ? runName : `${runName.slice(0, room - 1).trimEnd()}…`;
+  return `${name}: ${what}`;
+}
 
 /** What a label says besides its assembly. */
 export interface LabelledRun {
@@ -36,13 +40,13 @@ export interface LabelledRun {
   code: string;
   /** Highest frequency in use, Hz. */
   topHz: number;
-  /** The day on which an end was made, in words; nothing when it is not. */
-  madeOn: (endId: string) => string | undefined;
+  /** The day on which an end was made, in words; of several of the same, of that piece; nothing when it is not. */
+  madeOn: (endId: string, piece: number) => string | undefined;
 }
 
 /**
- * Labels for several of one assembly, one for each end: its name with number, the run, cable and length, end and day. A cable which is cut
- * to electrical length says that too. Handbook of the trade, 10.
+ * Labels for several of one assembly, one for each end: which cable of which run, its kind and length, end and day; where an end is not made
+ * yet, room for the day. A cable which is cut to electrical length says that too. Handbook of the trade, 10.
  */
 export function labelsOf(
   { id, label, cable, lengthM, target }: Assembly,
@@ -55,17 +59,11 @@ export function labelsOf(
   const phase = `${electricalDegrees(lengthM, topHz, type.velocityFactor).toFixed(0)}° at ${formatFrequency(topHz)}`;
   return Array.from({ length: count }, (_, k) => k).flatMap((k) =>
     endSides.map((side) => ({
-      name: `${label}${count === 1 ? '' : ` ${k + 1}`}`,
+      name: headed(runName, `${label}${count === 1 ? '' : ` ${k + 1}`}`),
       lines: [
-        shortened(runName),
         size,
-        [
-          `${side === 'a' ? 'radio' : 'antenna'} end`,
-          target ? phase : '',
-          count === 1 ? (madeOn(endId(id, side)) ?? '') : '',
-        ]
-          .filter(Boolean)
-          .join(', '),
+        `${side === 'a' ? 'radio' : 'antenna'} end${target ? `, ${phase}` : ''}`,
+        `made ${madeOn(endId(id, side), k) ?? '____________'}`,
       ],
       code: `${runCode}-${id}${count === 1 ? '' : `-${k + 1}`}-${side}`,
     })),
@@ -82,8 +80,8 @@ export const placeLabel = (
   runName: string,
   runCode: string,
 ): Label => ({
-  name: place.what,
-  lines: [shortened(runName), `${formatLength(place.atM, { system: 'metric' })} from the radio`],
+  name: headed(runName, place.what),
+  lines: [`${formatLength(place.atM, { system: 'metric' })} from the radio`],
   code: `${runCode}-${place.what
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
@@ -151,33 +149,39 @@ interface PlacedLabel {
   scale: number;
 }
 
+/** From line to line, in sizes of the letters: what the printed face takes. */
+const LINE = 1.3;
+const MM_PER_POINT = 25.4 / 72;
+/** The least that is read at arm’s length, of the big line and of the others. Common practice, no source. */
+const LEAST_PT = { head: 8, text: 6 };
+
+/** Its lines one under the other, as high as they are, the rest of the height between them. */
 function labelShapes(
   { name, lines, code, cells }: Label,
   { x, y, widthMm, heightMm, scale }: PlacedLabel,
 ): Shape[] {
   const square = cells ? heightMm - 3 : 0;
   const width = widthMm - 4 - square;
-  // Letters grow with the label, and are never smaller than an eye reads at arm’s length.
-  const [headPt, textPt] = [Math.max(8, 10 * scale), Math.max(6, 7 * scale)];
-  return [
-    { kind: 'text', x: x + 2, y: y + 1.2 * scale, width, sizePt: headPt, text: name, bold: true },
-    ...lines.map((text, k): Shape => ({
-      kind: 'text',
-      x: x + 2,
-      y: y + (5.4 + k * 3.4) * scale,
+  const texts = [
+    { kind: 'text' as const, width, sizePt: 10 * scale, leastPt: LEAST_PT.head, text: name, bold: true },
+    ...[...lines, code].map((text, k) => ({
+      kind: 'text' as const,
       width,
-      sizePt: textPt,
+      sizePt: 7 * scale,
+      leastPt: LEAST_PT.text,
       text,
+      ...(k === lines.length ? { ink: 'muted' as const } : {}),
     })),
-    {
-      kind: 'text',
-      x: x + 2,
-      y: y + heightMm - 4.2 * scale,
-      width,
-      sizePt: textPt,
-      text: code,
-      ink: 'muted',
-    },
+  ].map((text) => ({ ...text, sizePt: Math.max(text.leastPt, text.sizePt) }));
+  const heights = texts.map(({ sizePt }) => sizePt * MM_PER_POINT * LINE);
+  const gap = Math.max(0, heightMm - heights.reduce((sum, one) => sum + one, 0)) / (texts.length + 1);
+  let at = y + gap;
+  return [
+    ...texts.map((text, k): Shape => {
+      const top = at;
+      at += heights[k] + gap;
+      return { ...text, x: x + 2, y: top };
+    }),
     ...(cells ? qrShapes(cells, x + widthMm - square - 1.5, y + 1.5, square) : []),
   ];
 }
