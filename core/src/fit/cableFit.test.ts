@@ -60,6 +60,10 @@ describe('does this part fit this cable?', () => {
     ['bnc75-plug-crimp-6mm75', 'rg59', 'fits'],
     ['sma-plug-crimp-25mm', 'rg316', 'fits'],
     ['pair-plug-pigtail-10mm', 'rg213', 'fits'],
+    ['pair-plug-pigtail-5mm', 'rg58', 'fits'],
+    ['pair-plug-pigtail-7mm75', 'rg6', 'fits'],
+    ['uhf-jack-bulkhead-10mm', 'rg213', 'fits'],
+    ['n-jack-bulkhead-5mm', 'rg58', 'fits'],
   ])('%s on %s: %s', (part, cable, verdict) => expect(fit(part, cable)).toMatchObject({ verdict }));
 
   it.each([
@@ -70,6 +74,10 @@ describe('does this part fit this cable?', () => {
     ['uhf-plug-screw-on-10mm', 'rg8x', 'loose'],
     ['pair-plug-pigtail-10mm', 'c600', 'tight'],
     ['pair-plug-pigtail-10mm', 'rg58', 'loose'],
+    // 1.48 mm of play in the cup; a thin jacket in a wide boot.
+    ['uhf-jack-bulkhead-10mm', 'rg58', 'wrong pin'],
+    ['n-jack-bulkhead-6mm', 'rg58', 'wrong pin'],
+    ['pair-plug-pigtail-7mm', 'rg58', 'loose'],
   ])('%s on %s does not: %s, and the sentence says by how much', (part, cable, verdict) => {
     const { verdict: own, reason, gaps } = fit(part, cable);
     expect(gaps.map((gap) => gap.verdict)).toContain(verdict);

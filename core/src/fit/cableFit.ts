@@ -27,6 +27,8 @@ type Play = readonly [least: number, most: number];
 const PIN: Play = [0.02, 0.35];
 /** A tip or cup filled with solder forgives a thin conductor. */
 const FILLED: Play = [0.02, 2.5];
+/** The cup of a panel jack, the eye of a lug: solder fills what is left round a conductor that is about as thick. */
+const CUP: Play = [0.02, 0.5];
 const DIELECTRIC: Play = [-0.05, 0.6];
 const NECK: Play = [-0.15, 1.2];
 const OVER_JACKET: Play = [0, 0.9];
@@ -37,7 +39,7 @@ const DIE: Play = [-0.3, 1];
 
 /** What of a style lies over what of the cable. */
 interface StylePlay {
-  pin: Play | null;
+  pin: Play;
   bodyBore?: { over: 'dielectric' | 'braid'; play: Play };
   neck?: Play;
   grip?: { over: 'jacket' | 'folded braid'; play: Play };
@@ -79,8 +81,9 @@ const plays: Record<Style, StylePlay> = {
     grip: { over: 'jacket', play: [0.6, 2.2] },
   },
   piercing: { pin: [0.02, 0.6], grip: { over: 'jacket', play: OVER_JACKET } },
-  bulkhead: { pin: FILLED },
-  pigtail: { pin: null, grip: { over: 'jacket', play: [0.5, 4] } },
+  bulkhead: { pin: CUP },
+  // Shrink tube closes to a third: beyond that it no longer grips.
+  pigtail: { pin: CUP, grip: { over: 'jacket', play: [0.5, 2.6] } },
 };
 
 function gap(what: string, partMm: number, cableMm: number, [least, most]: Play): Gap {
@@ -115,7 +118,7 @@ const known = new WeakMap<Part, WeakMap<Cable, CableFit>>();
 
 function fitOf(part: Part, cable: Cable): CableFit {
   const play = plays[part.style];
-  const pin = choosePin(part, cable, play.pin ?? PIN);
+  const pin = choosePin(part, cable, play.pin);
   const gaps = gapsOf(part, cable, pin, play);
   const bad = gaps.filter((g) => g.verdict !== 'fits');
   const worst = bad.sort((x, y) => Math.abs(y.gapMm) - Math.abs(x.gapMm)).at(0);
@@ -143,7 +146,6 @@ function shieldGap({ style }: Part, { shieldKind, jacketMm }: Cable): Gap[] {
 }
 
 function pinGap({ style }: Part, cable: Cable, pin: PinBore, play: StylePlay): Gap[] {
-  if (!play.pin) return [];
   const centre = gap('pin bore over the centre conductor', pin.boreMm, cable.centreMm, play.pin);
   const unsuited = style === 'piercing' && cable.centreKind === 'solid';
   return [{ ...centre, verdict: centre.verdict === 'fits' && !unsuited ? 'fits' : 'wrong pin' }];

@@ -2,6 +2,7 @@ export { adapterChains, chainElements, easyNeeds, facesOfTurned, turnedChains } 
 export type { Chain, ChainNeeds, TurnedAdapter } from './chains.js';
 export { fitCable, partsFor, type CableFit, type FitVerdict, type Gap } from './cableFit.js';
 export { cableCandidates, type CableCandidate, type CableEvidence } from './cableCandidates.js';
+export { isWorn, ratedMatings, WORN_SHARE } from './wear.js';
 export { mate, matingEffect, type Mating, type MatingEffect, type Verdict } from './mate.js';
 export { coverKit } from './kit.js';
 export type { KitAnswer, KitLimits, KitPairing, KitProgress } from './kit.js';

@@ -49,6 +49,19 @@ const sets = (shelf: Adapter[], size: number): Adapter[][] =>
     : shelf.flatMap((first, k) => sets(shelf.slice(k), size - 1).map((rest) => [first, ...rest]));
 
 describe('the smallest kit', () => {
+  // MIL-STD-348B gives 500 couplings for a BNC and an SMA of the field; what is worn by them is bought new.
+  it('never packs from the shelf what is worn', async () => {
+    const id = 'sma-plug-to-bnc-jack';
+    const onShelf = async (matings: number) => {
+      const stock = new Map([[id, { id, count: 2, matings }]]);
+      const wish = [pairing('sma-jack', 'bnc-plug', 5)];
+      const { adapters } = await coverKit(wish, { adapters: catalog.adapters, stock }, limits, solve);
+      return adapters.find(({ adapter }) => adapter.id === id)?.onShelf ?? 0;
+    };
+    expect(await onShelf(3)).toBe(1);
+    expect(await onShelf(1_000_000)).toBe(0);
+  });
+
   it('one adapter serves every handheld with the same port', async () => {
     const answer = await cover([
       pairing('sma-jack', 'bnc-plug', 5),

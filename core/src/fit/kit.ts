@@ -1,6 +1,7 @@
 import { faceOf, type Adapter, type Catalog, type Face, type FaceCode } from '../catalog/index.js';
 import { judged, turnedChains, type Chain, type TurnedAdapter } from './chains.js';
 import { mate } from './mate.js';
+import { unworn } from './wear.js';
 import type { MilpSolution, MilpSolver } from '../milp/index.js';
 
 /** Two things somebody wants to be able to join: a port and an antenna or a cable’s end. */
@@ -73,11 +74,13 @@ interface Case {
  */
 export async function coverKit(
   pairings: readonly KitPairing[],
-  catalog: Pick<Catalog, 'adapters' | 'stock'>,
+  { adapters, stock }: Pick<Catalog, 'adapters' | 'stock'>,
   limits: KitLimits,
   solve: MilpSolver,
   onProgress: (progress: KitProgress) => void = () => undefined,
 ): Promise<KitAnswer> {
+  // What is worn is replaced, and never packed.
+  const catalog = { adapters, stock: unworn(stock, adapters) };
   const direct = pairings.filter(({ from, to }) => mate(faceOf(from.face), faceOf(to.face)).passes);
   const others = pairings.filter((pairing) => !direct.includes(pairing));
   const shelf = usable(catalog.adapters, limits);

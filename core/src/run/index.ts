@@ -133,7 +133,6 @@ export { shorten, type Shortened } from './advise/shorten.js';
 export type { Slack } from './facts/slack.js';
 export { spreadOf, usualTolerances, type RunSpread, type Spread, type Tolerances } from './wave/spread.js';
 export { snagRules } from './snags/index.js';
-export { WORN_SHARE } from './snags/wornPort.js';
 export { compareSheets, type SheetDifference } from './advise/compareSheets.js';
 export { fitJoint } from './edit/fitJoint.js';
 export { article, type WayToJoin } from './edit/waysToJoin.js';

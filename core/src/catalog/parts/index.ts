@@ -100,8 +100,13 @@ const rows: Row[] = [
   ['compression', fCompression, ['f-plug'], ['6 mm 75 ohm', '7 mm 75 ohm', '10 mm 75 ohm']],
   ['bulkhead', panel, ['uhf-jack', 'n-jack', 'bnc-jack', 'tnc-jack'], ['5 mm', '6 mm', '10 mm']],
   ['bulkhead', panel, ['sma-jack', 'rp-sma-jack'], ['2.5 mm', '5 mm']],
-  ['bulkhead', panel, ['f-jack', 'rca-jack', 'bnc75-jack'], ['6 mm 75 ohm']],
-  ['pigtail', tails, ['pair-plug'], ['5 mm', '6 mm', '7 mm', '10 mm', '6 mm 75 ohm', '10 mm 75 ohm']],
+  ['bulkhead', panel, ['f-jack', 'rca-jack', 'bnc75-jack'], ['6 mm 75 ohm', '7 mm 75 ohm']],
+  [
+    'pigtail',
+    tails,
+    ['pair-plug'],
+    ['5 mm', '6 mm', '7 mm', '10 mm', '6 mm 75 ohm', '7 mm 75 ohm', '10 mm 75 ohm'],
+  ],
 ];
 
 /** Nominal connector parts for the cables of the catalogue. */

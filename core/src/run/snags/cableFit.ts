@@ -1,7 +1,28 @@
-import { entry, faceName, faceOf } from '../../catalog/index.js';
+import { entry, faceName, faceOf, type Cable, type Catalog } from '../../catalog/index.js';
 import { fitCable } from '../../fit/index.js';
+import type { Assembly } from '../design/design.js';
 import { endId, endSides } from '../design/ids.js';
+import { partFor } from '../edit/betterCables.js';
+import type { Remedy } from '../design/remedy.js';
 import type { Finding, SnagRule } from './snag.js';
+
+/** Ends of the same kind which fit, both in one action, where neither fits: the cable was changed. */
+function bothEnds(piece: Assembly, cable: Cable, catalog: Catalog): Remedy[] {
+  const found = endSides.map((end) => {
+    const part = entry(catalog.parts, piece[end].part);
+    const fits = fitCable(part, cable).verdict === 'fits';
+    return { fits, id: fits ? part.id : partFor(part.face, cable, catalog, part.id) };
+  });
+  const [a, b] = found.map(({ id }) => id);
+  if (found.some(({ fits }) => fits) || a === undefined || b === undefined) return [];
+  return [
+    {
+      title: `Take both ends for ${cable.name}`,
+      detail: [a, b].map((id) => entry(catalog.parts, id).name).join(' · '),
+      changes: [{ op: 'set piece', piece: { ...piece, a: { part: a }, b: { part: b } } }],
+    },
+  ];
+}
 
 /** A connector part whose bores do not suit the cable. Source: dimensions of part and cable. */
 export const cableFit: SnagRule = ({ catalog, layout }) =>
@@ -29,6 +50,7 @@ export const cableFit: SnagRule = ({ catalog, layout }) =>
           what: `${part.name} on ${cable.name}: ${fit.verdict}`,
           why: `${fit.reason.charAt(0).toUpperCase()}${fit.reason.slice(1)}`,
           remedies: [
+            ...bothEnds(piece, cable, catalog),
             ...better.map((other) => ({
               title: `Take ${other.name}`,
               detail: `${faceName(faceOf(other.face))} · ${other.minutes} min`,

@@ -1,12 +1,9 @@
 import { entry, faceName, faceOf, seriesOf } from '../../catalog/index.js';
-import { adapterChains } from '../../fit/index.js';
+import { adapterChains, isWorn, ratedMatings, WORN_SHARE } from '../../fit/index.js';
 import { freshId } from '../design/change.js';
 import type { Remedy } from '../design/remedy.js';
 import type { MildFinding, SnagContext, MildRule } from './snag.js';
 import { adapterPiece, needsOf } from '../edit/waysToJoin.js';
-
-/** Share of the rated couplings from which on it is said. Common practice, no source. */
-export const WORN_SHARE = 0.8;
 
 /** A port or an adapter coupled nearly as often as its series is rated for. Source: matings of the interface standard. */
 export const wornPort: MildRule = (context) => {
@@ -33,9 +30,10 @@ export const wornPort: MildRule = (context) => {
   });
   const adapters = layout.pieces.flatMap(({ piece, fromM, name, faces }): MildFinding[] => {
     if (piece.kind !== 'adapter') return [];
-    const stock = catalog.stock.get(entry(catalog.adapters, piece.adapter).id);
-    const rated = Math.min(...faces.map((face) => seriesOf(face).matings));
-    if (!stock || stock.matings < WORN_SHARE * rated) return [];
+    const adapter = entry(catalog.adapters, piece.adapter);
+    const stock = catalog.stock.get(adapter.id);
+    const rated = ratedMatings(adapter);
+    if (!stock || !isWorn(adapter, stock)) return [];
     return [
       {
         rule: 'worn',

@@ -1,4 +1,13 @@
-import { faceName, faceOf, seriesOf, WORN_SHARE, type Port, type ShopEntry, type Stock } from '@kobran/core';
+import {
+  faceName,
+  faceOf,
+  ratedMatings,
+  seriesOf,
+  WORN_SHARE,
+  type Port,
+  type ShopEntry,
+  type Stock,
+} from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { useShop } from '../../store/Shop.js';
 import { SnagMark } from '../../ui/SnagMark.js';
@@ -40,7 +49,7 @@ export function Matings(): ReactNode {
             name={adapter.name}
             what={`${item.count} on the shelf`}
             matings={item.matings}
-            rated={Math.min(...adapter.faces.map((code) => seriesOf(faceOf(code)).matings))}
+            rated={ratedMatings(adapter)}
             advice="replace it"
             onMore={() => put(moreStock(item))}
           />
