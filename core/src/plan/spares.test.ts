@@ -22,17 +22,18 @@ describe('spares', () => {
 
   // Where the share of failures is known well it is the binomial.
   it('are those of the exact binomial where very many were counted', () => {
-    for (const failing of [0.01, 0.05, 0.1, 0.3])
+    for (const failing of [0.01, 0.05, 0.1, 0.3, 0.7])
       for (const ends of [1, 4, 10, 25]) {
         const spares = sparesFor(ends, { made: (1 - failing) * 1e7, failed: failing * 1e7 });
-        if (spares < ends) expect(atLeast(ends, ends + spares, failing)).toBeGreaterThan(0.9499);
+        expect(atLeast(ends, ends + spares, failing)).toBeGreaterThan(0.9499);
         if (spares > 0) expect(atLeast(ends, ends + spares - 1, failing)).toBeLessThan(0.9501);
       }
   });
 
-  it('are none for nothing, and never more than as many again', () => {
+  it('are none for nothing, and as many as a bad history asks for', () => {
     expect(sparesFor(0, { made: 0, failed: 99 })).toBe(0);
-    expect(sparesFor(3, { made: 0, failed: 999 })).toBe(3);
+    // Of three ends nearly all fail: as many again would be enough with far less than 95 %.
+    expect(sparesFor(3, { made: 0, failed: 999 })).toBeGreaterThan(100);
   });
 
   // Laws: more ends, more failures or less knowledge never ask for fewer spares.

@@ -28,11 +28,10 @@ export function sparesFor(ends: number, known: Tries, sure = SPARES_SURE): numbe
   let chance = 1;
   for (let i = 0; i < ends; i++) chance *= (b + i) / (a + b + i);
   let sum = chance;
-  // As many again is enough for whom nothing succeeds.
-  for (let k = 0; k < ends; k++) {
-    if (sum >= sure) return k;
+  let k = 0;
+  for (; sum < sure; k++) {
     chance *= ((ends + k) * (a + k)) / ((k + 1) * (a + b + ends + k));
     sum += chance;
   }
-  return ends;
+  return k;
 }

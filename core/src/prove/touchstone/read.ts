@@ -33,6 +33,10 @@ interface Reading {
   /** Noise data of a two-port, row by row as they stand: frequency in Hz, then four numbers. */
   noise: number[][];
   inNoise: boolean;
+  /** Between [Begin Information] and [End Information] anything may stand: nothing of it is data. */
+  inInformation: boolean;
+  /** Reference impedances which stand on the lines after their keyword; nothing while none are awaited. */
+  references: number[] | undefined;
   ended: boolean;
 }
 
@@ -59,6 +63,8 @@ export function readTouchstone(text: string, name = ''): Result<ReadTrace> {
     promised: undefined,
     noise: [],
     inNoise: false,
+    inInformation: false,
+    references: undefined,
     ended: false,
   };
   let from = 0;
@@ -124,7 +130,7 @@ function readLine(raw: string, line: number, state: Reading): Problem | undefine
   const comment = raw.indexOf('!');
   const text = (comment < 0 ? raw : raw.slice(0, comment)).trim();
   if (text === '') return undefined;
-  if (text.startsWith('#')) {
+  if (text.startsWith('#') && !state.inInformation) {
     // Rev 1.1: only the first option line counts.
     if (state.options) return undefined;
     const options = readOptions(text, line);
@@ -132,6 +138,7 @@ function readLine(raw: string, line: number, state: Reading): Problem | undefine
     state.options = options.value;
     return undefined;
   }
+  if (state.inInformation && !/^\[end information\]/i.test(text)) return undefined;
   if (text.startsWith('[')) return keyword(text, line, state);
   return numbers(text, line, state);
 }
@@ -148,22 +155,12 @@ const keywords: Record<string, (value: string, line: number, state: Reading) => 
     state.ports = value === '1' ? 1 : 2;
     return undefined;
   },
-  'two-port data order': (value, line, state) => {
-    if (value !== '12_21' && value !== '21_12')
-      return bad(line, `“${value}” is no order of a two-port`, 'It is 12_21 or 21_12.');
-    state.order = value;
-    return undefined;
-  },
+  'two-port data order': order,
+  // So some analysers write it.
+  'two-port order': order,
   reference: (value, line, state) => {
-    const ohms = value.split(/\s+/).map(plainNumber);
-    if (ohms.some((ohm) => !(ohm > 0)) || new Set(ohms).size > 1)
-      return bad(
-        line,
-        'the ports have different or missing reference impedances',
-        'Export with one reference for both ports.',
-      );
-    state.options = { ...(state.options ?? defaultOptions), referenceOhm: ohms[0] };
-    return undefined;
+    state.references = [];
+    return value === '' ? undefined : references(value.split(/\s+/).map(plainNumber), line, state);
   },
   'matrix format': (value, line) =>
     value.toLowerCase() === 'full'
@@ -178,14 +175,41 @@ const keywords: Record<string, (value: string, line: number, state: Reading) => 
   },
   'number of noise frequencies': () => undefined,
   'network data': () => undefined,
-  'begin information': () => undefined,
-  'end information': () => undefined,
+  'begin information': (_value, _line, state) => {
+    state.inInformation = true;
+    return undefined;
+  },
+  'end information': (_value, _line, state) => {
+    state.inInformation = false;
+    return undefined;
+  },
   'noise data': (_value, _line, state) => {
     state.inNoise = true;
     return undefined;
   },
   end: ended,
 };
+
+function order(value: string, line: number, state: Reading): Problem | undefined {
+  if (value !== '12_21' && value !== '21_12')
+    return bad(line, `“${value}” is no order of a two-port`, 'It is 12_21 or 21_12.');
+  state.order = value;
+  return undefined;
+}
+
+/** One reference for each port, on the line of the keyword or on those after it. */
+function references(ohms: readonly number[], line: number, state: Reading): Problem | undefined {
+  const all = [...(state.references ?? []), ...ohms];
+  if (all.some((ohm) => !(ohm > 0)) || new Set(all).size > 1)
+    return bad(
+      line,
+      'the ports have different or missing reference impedances',
+      'Export with one reference for both ports.',
+    );
+  state.options = { ...(state.options ?? defaultOptions), referenceOhm: all[0] };
+  state.references = all.length < (state.ports ?? 1) ? all : undefined;
+  return undefined;
+}
 
 function ended(_value: string, _line: number, state: Reading): undefined {
   state.ended = true;
@@ -195,6 +219,9 @@ function keyword(text: string, line: number, state: Reading): Problem | undefine
   const [, name = text, value = ''] = /^\[([^\]]+)\]\s*(.*)$/.exec(text) ?? [];
   state.version = 2;
   const known = name.toLowerCase();
+  if (state.references?.length === 0)
+    return bad(line, 'the reference impedances are missing', 'Export with one reference for both ports.');
+  state.references = undefined;
   return Object.hasOwn(keywords, known)
     ? keywords[known](value.trim(), line, state)
     : bad(line, `keyword [${name}] is not read here`, 'Save it as version 1.1, or without that keyword.');
@@ -210,6 +237,7 @@ function numbers(text: string, line: number, state: Reading): Problem | undefine
       `“${words[wrong].slice(0, 20)}” is not a number`,
       'Numbers with a decimal point; comments begin with !.',
     );
+  if (state.references) return references(read, line, state);
   if (state.inNoise) return noiseRow(read, line, state);
   if (state.open.length === 0) {
     const refused = begin(read, line, state);
@@ -259,9 +287,11 @@ function noiseRow(read: readonly number[], line: number, state: Reading): Proble
   return undefined;
 }
 
-/** Noise data follow a two-port with five numbers a line, beginning again at a lower frequency. */
+/** Noise data follow a two-port with five numbers a line, beginning at or below its last frequency. */
 const isNoise = (read: readonly number[], state: Reading): boolean =>
-  state.ports === 2 && read.length === 5 && read[0] * unitOf(state) < (state.frequencies.at(-1) ?? -Infinity);
+  state.ports === 2 &&
+  read.length === 5 &&
+  read[0] * unitOf(state) <= (state.frequencies.at(-1) ?? -Infinity);
 
 const unitOf = ({ options }: Reading): number => (options ?? defaultOptions).hzPerUnit;
 

@@ -69,6 +69,42 @@ describe('what the specification shows', () => {
     expect(read(writeTouchstone(trace), 'x.s2p').noise).toEqual(trace.noise);
   });
 
+  // Rev 1.1: noise data begin at a frequency which is at most that of the last network data.
+  it('noise data which begin at the last frequency itself are noise data', () => {
+    const text =
+      '# GHz S RI R 50\n1 0 0 .5 0 .5 0 0 0\n2 0 0 .4 0 .4 0 0 0\n2 0.7 .6 63 .4\n3 0.9 .6 60 .4\n';
+    const trace = read(text, 'x.s2p');
+    expect(trace.frequencyHz).toHaveLength(2);
+    expect(trace.noise?.map(([hz]) => hz)).toEqual([2e9, 3e9]);
+  });
+
+  // Version 2.0: information is for people; references may stand on the lines after their keyword.
+  it('version 2.0 with an information block, references on the next lines and the short name of the order', () => {
+    const text = `[Version] 2.0
+# MHz S RI
+[Number of Ports] 2
+[Two-Port Order] 21_12
+[Number of Frequencies] 1
+[Reference]
+75
+75
+[Begin Information]
+[Manufacturer] 12 34
+# 99
+7 7 7
+[End Information]
+[Network Data]
+10 1 2 3 4 5 6 7 8
+[End]
+`;
+    const { referenceOhm, frequencyHz, s } = read(text, 'x.ts');
+    expect([referenceOhm, frequencyHz.length]).toEqual([75, 1]);
+    expect([s.s21?.re[0], s.s12?.re[0]]).toEqual([3, 5]);
+    const unequal = text.replace('75\n75', '50\n75');
+    expect(readTouchstone(unequal, 'x.ts')).toMatchObject({ ok: false });
+    expect(readTouchstone(text.replace('75\n75\n', ''), 'x.ts')).toMatchObject({ ok: false });
+  });
+
   it('version 2.0 in its simple form, with its own order of a two-port and records over several lines', () => {
     const { s, referenceOhm } = read(
       '[Version] 2.0\n# MHz S RI\n[Number of Ports] 2\n[Two-Port Data Order] 12_21\n[Number of Frequencies] 1\n[Reference] 75 75\n[Network Data]\n10 1 2\n3 4\n5 6 7 8\n[End]\n',
