@@ -1,4 +1,4 @@
-import { formatLength } from '../quantity/index.js';
+import { asSentence, formatLength } from '../quantity/index.js';
 import { photosOf, placeNames, revisionsOf, signedState } from '../run/index.js';
 import { photoBlocks } from './photoBlocks.js';
 import {
@@ -121,7 +121,7 @@ function problems({ sheet: { snags, stages } }: BuiltRun): Block[] {
     ...(snags.length === 0 ? [{ kind: 'text' as const, text: 'None.' }] : []),
     ...snags.map(({ level, what, why, source }): Block => ({
       kind: 'text',
-      text: `${level.toUpperCase()}: ${what}. ${why} (${source})`,
+      text: `${level.toUpperCase()}: ${asSentence(what)} ${why} (${source})`,
       tone: level === 'stop' ? 'stop' : 'plain',
     })),
     ...(open.length > 0

@@ -1,4 +1,4 @@
-import { formatFigure } from '../quantity/index.js';
+import { asSentence, formatFigure } from '../quantity/index.js';
 import type { Site, SiteSheet } from '../site/index.js';
 import { asBuiltRun } from './asBuilt.js';
 import type { BuiltRun, ReportOptions } from './asBuiltTables.js';
@@ -109,7 +109,7 @@ export function asBuiltSite(
           { kind: 'heading', level: 2, text: 'Open problems of the site' },
           ...snags.map(({ level, what, why }) => ({
             kind: 'text' as const,
-            text: `${level.toUpperCase()}: ${what}. ${why}`,
+            text: `${level.toUpperCase()}: ${asSentence(what)} ${why}`,
             tone: level === 'stop' ? ('stop' as const) : ('plain' as const),
           })),
         ] satisfies Block[])),

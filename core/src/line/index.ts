@@ -31,7 +31,7 @@ export { loadImpedance, reflectionOf, type Load } from './load.js';
 export type { Abcd, Element, LineElement } from './element.js';
 export { aloneDb, jointElements } from './joint.js';
 export { adapterElements, arresterElements, turnedRound } from './rigid.js';
-export { externalNoise, noisePenaltyDb, noisePlaces, skyK } from './noise.js';
+export { externalNoise, groundShare, noisePenaltyDb, noisePlaces, seenK, skyK } from './noise.js';
 export type { Listening, NoisePlace, ReceiveChain } from './noise.js';
 export { AVERAGE_POWER_SPREAD, averagePowerW, connectorAverageW, standingWaveHeat } from './powerRating.js';
 export {

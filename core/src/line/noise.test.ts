@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { externalNoise, noisePenaltyDb, skyK } from './index.js';
+import { externalNoise, groundShare, noisePenaltyDb, seenK, skyK } from './index.js';
 
 describe('noise of a receive run', () => {
   // ITU-R P.372, from memory: galactic noise about 29 dB at 10 MHz and 0.7 dB... rural man-made 39.5 dB at 10 MHz; at 137 MHz about 9 dB.
@@ -28,6 +28,20 @@ describe('noise of a receive run', () => {
     expect(skyK(5)).toBeGreaterThan(20);
     expect(skyK(5)).toBeLessThan(45);
     expect(skyK(0)).toBeGreaterThan(100);
+  });
+
+  // Texts on radio astronomy and moonbounce: half of a level beam lies on ground at 290 K, so it hears 150 to 250 K; one at the zenith 10 to 30 K.
+  it('a level beam sees the ground, one that looks down nothing else', () => {
+    expect(groundShare(0)).toBe(0.5);
+    expect(seenK(0)).toBeGreaterThan(150);
+    expect(seenK(0)).toBeLessThan(250);
+    expect(seenK(-20)).toBeCloseTo(290, 0);
+    expect(seenK(90)).toBeGreaterThan(10);
+    expect(seenK(90)).toBeLessThan(30);
+    // At 2.4 GHz in the quiet country that is what is heard: nearly as much as the receiver’s own 290 K.
+    const level = externalNoise(2.4e9, { noisePlace: 'quiet rural', elevationDeg: 0 });
+    expect(level * 290).toBeGreaterThan(150);
+    expect(level / externalNoise(2.4e9, { noisePlace: 'quiet rural', elevationDeg: 90 })).toBeGreaterThan(4);
   });
 
   // Common practice, no source: on HF several decibels of cable go unheard, at UHF each counts in full.

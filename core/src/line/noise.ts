@@ -35,9 +35,24 @@ export function skyK(elevationDeg: number): number {
   return SPACE_K + AIR_K * (1 - Math.exp(-throughAir));
 }
 
+/** The ground is as warm as the day, K, and a usual beam as wide, degrees; side lobes always see a little of it. Common practice, no source. */
+const GROUND_K = 290;
+const BEAM_DEG = 30;
+const SPILLOVER = 0.05;
+
+/** What share of a beam falls on the ground: half of one which is level, all of one which looks down. */
+export const groundShare = (elevationDeg: number): number =>
+  Math.min(1, Math.max(SPILLOVER, 0.5 - elevationDeg / BEAM_DEG));
+
+/** Noise temperature of what a beam sees, sky and ground by their shares, K. */
+export function seenK(elevationDeg: number): number {
+  const share = groundShare(elevationDeg);
+  return share * GROUND_K + (1 - share) * skyK(elevationDeg);
+}
+
 /**
  * External noise factor at the antenna, as a ratio to k·290 K·B: man-made noise of its place, the galaxy (52 − 23 log f, from about 10 MHz on)
- * and the clear sky. Source: ITU-R P.372, from memory; man-made noise is given there to 250 MHz and carried on beyond.
+ * and the clear sky with the ground below it. Source: ITU-R P.372, from memory; man-made noise is given there to 250 MHz and carried on beyond.
  * Atmospheric noise (lightning near and far), which rules below about 10 MHz at night and in the tropics, is not in it.
  */
 export function externalNoise(frequencyHz: number, listening: Listening = {}): number {
@@ -45,7 +60,7 @@ export function externalNoise(frequencyHz: number, listening: Listening = {}): n
   const mhz = frequencyHz / 1e6;
   const [c, d] = manMade[noisePlace];
   const galactic = mhz >= 10 ? fromDb(52 - 23 * Math.log10(mhz)) : 0;
-  return fromDb(c - d * Math.log10(mhz)) + galactic + skyK(elevationDeg) / 290;
+  return fromDb(c - d * Math.log10(mhz)) + galactic + seenK(elevationDeg) / 290;
 }
 
 export interface ReceiveChain extends Listening {

@@ -62,7 +62,8 @@ export function cardFor(
     caliper: (mm) => formatCaliper(mm, system),
     schools: options.schools ?? usualSchools,
     exposed: options.exposed ?? false,
-    farEndMade: options.farEndMade ?? false,
+    // Whoever makes an end again has a cable whose other end is finished.
+    farEndMade: options.farEndMade || options.work === 're-end',
     twoPersonCheck: options.twoPersonCheck ?? false,
   };
   const newEnd = recipe.steps(input);

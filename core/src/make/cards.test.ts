@@ -310,6 +310,9 @@ describe('schools change the card', () => {
     const reading = (farEndMade: boolean): string | undefined =>
       card('bnc-plug-crimp-5mm', 'rg58', { farEndMade }).steps.find(({ id }) => id === 'through')?.reading;
     expect([reading(false), reading(true)]).toEqual(['continuity', 'loop']);
+    // An end that is made again: nobody climbs to the far end for a bare conductor that is not there.
+    const again = card('bnc-plug-crimp-5mm', 'rg58', { work: 're-end', farEndMade: false });
+    expect(again.steps.find(({ id }) => id === 'through')?.reading).toBe('loop');
   });
 
   it('two-person check: a step before the sign-off, and only then', () => {
@@ -389,7 +392,7 @@ describe('gland parts', () => {
 
 describe('work on an end which exists', () => {
   it('re-ending begins off the air, cuts back, looks for bright dry copper, and is then the new end’s card', () => {
-    const fresh = card('n-plug-gland-10mm', 'rg213');
+    const fresh = card('n-plug-gland-10mm', 'rg213', { farEndMade: true });
     const again = card('n-plug-gland-10mm', 'rg213', { work: 're-end' });
     expect(again.steps.slice(0, 3).map(({ id }) => id)).toEqual(['off-air', 'cut-back', 'bright']);
     expect(titles(again).slice(3)).toEqual(titles(fresh));

@@ -10,6 +10,7 @@ export { decimalMarkOf, settledMarks, type DecimalMark } from './number.js';
 export { awgOf, awgOfMm2, wireMm, wireMm2 } from './wire.js';
 export { formatWireSize, parseWireSize } from './wireSize.js';
 export { parseCount } from './count.js';
+export { asSentence } from './asSentence.js';
 export { formatClock, parseClock } from './clock.js';
 export { parsePlainNumber } from './plainNumber.js';
 export { parseTorque } from './torque.js';

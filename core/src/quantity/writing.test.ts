@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { parseElectrical } from '../cut/index.js';
 import { dieText } from '../make/index.js';
 import {
+  asSentence,
   figure,
   formatDecibels,
   formatFrequency,
@@ -14,6 +15,13 @@ import {
 } from './index.js';
 
 const valueOf = (read: { ok: true; value: number } | { ok: false }): number => (read.ok ? read.value : NaN);
+
+it('a question keeps its mark, everything else ends with a stop', () => {
+  expect(asSentence('How long is the strap to the entry rod?')).toBe(
+    'How long is the strap to the entry rod?',
+  );
+  expect(asSentence('The duct does not drain')).toBe('The duct does not drain.');
+});
 
 describe('how figures are written and read back', () => {
   // Channel rasters of the trade: 12.5 and 6.25 kHz, and calling frequencies above 1 GHz.

@@ -1,4 +1,4 @@
-import type { Remedy, Snag } from '@kobran/core';
+import { asSentence, type Remedy, type Snag } from '@kobran/core';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -65,7 +65,7 @@ export function SnagList({
             <span>
               <span className={`font-semibold ${snagColour[snag.level]}`}>
                 <span className="sr-only">{snag.level}: </span>
-                {snag.what}.
+                {asSentence(snag.what)}
               </span>{' '}
               <span className="text-muted">{snag.why}</span>
             </span>

@@ -10,6 +10,11 @@ describe('jacket', () => {
       aRun({ pieces: [cable({ cable: id, a: { part }, b: { part } })], legs: [{ ...leg, kind: 'duct' }] });
     expect(snagsOf(duct('rg58', 'n-plug-crimp-5mm'), 'jacket')[0].why).toContain('takes up water');
     expect(snagsOf(duct('c400', 'n-plug-crimp-10mm'), 'jacket')).toEqual([]);
+    const riser = aRun({
+      pieces: [cable({ cable: 'rg58', a: { part: 'n-plug-crimp-5mm' }, b: { part: 'n-plug-crimp-5mm' } })],
+      legs: [{ ...leg, name: 'the riser', kind: 'duct', zone: 'dry' }],
+    });
+    expect(snagsOf(riser, 'jacket')).toEqual([]);
   });
 
   it('RG-58 in earth is a stop; another cable mends it', () => {

@@ -19,7 +19,8 @@ export function jacketComplaint(
       why: `${cable.jacket} jacket over ${leg.lengthM} m in the ground: ${only}.`,
     };
   }
-  if (leg.kind === 'duct' && cable.wetDuct !== undefined && cable.wetDuct !== 'yes') {
+  // Indoors no duct fills.
+  if (leg.kind === 'duct' && leg.zone !== 'dry' && cable.wetDuct !== undefined && cable.wetDuct !== 'yes') {
     return {
       level: 'caution',
       what:

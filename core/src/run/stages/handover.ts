@@ -1,5 +1,5 @@
 import { signedState } from '../log/index.js';
-import { fail, type Problem } from '../../quantity/index.js';
+import { asSentence, fail, type Problem } from '../../quantity/index.js';
 import type { SheetBody } from '../sheet/sheet.js';
 import type { Stage, StageRule } from './stage.js';
 
@@ -49,7 +49,7 @@ export function signOffProblem(
     const what = 'what' in stop ? stop.what : `${stop.name}: ${stop.detail}`;
     return fail(
       'handover.stop',
-      `A stop stands against this run: ${what}.`,
+      `A stop stands against this run: ${asSentence(what)}`,
       stop.at ?? 'run',
       'Mend it first; a run with a stop is not handed over.',
     ).problem;

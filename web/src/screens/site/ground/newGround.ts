@@ -18,7 +18,9 @@ const hasSize: readonly GroundNodeKind[] = ['rod', 'buried wire', 'ring', 'plate
 
 /** What belongs to a kind and to no other. */
 export function ofKind(node: GroundNode, kind: GroundNodeKind, run: string | undefined): GroundNode {
-  const { electrode, kit, protector, ...rest } = node;
+  const { electrode, kit, protector, ...own } = node;
+  // A name which nobody has given says what it is now.
+  const rest = { ...own, name: own.name.replace(new RegExp(`^${node.kind} (?=\\d+$)`), `${kind} `) };
   if (kind === 'ground kit')
     return run === undefined ? node : { ...rest, kind, kit: kit ?? { run, fromMm: 9, toMm: 12 } };
   return {
@@ -31,7 +33,7 @@ export function ofKind(node: GroundNode, kind: GroundNodeKind, run: string | und
 
 export const newNode = ({ ground: { nodes } }: Site): GroundNode => ({
   id: freshId(nodes, 'part'),
-  name: `part ${nodes.length + 1}`,
+  name: `metalwork ${nodes.length + 1}`,
   kind: 'metalwork',
   metal: 'copper',
 });
