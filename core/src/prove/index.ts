@@ -10,6 +10,8 @@ export {
   type BothEnds,
   type PowerStep,
   lossReadOf,
+  correctedLossDb,
+  firstStepW,
 } from './powerSteps.js';
 export { unitDoubt, type UnitDoubt } from './unitDoubt.js';
 export { MAX_TRACE_POINTS, readTouchstone, writeTouchstone, type ReadTrace } from './touchstone/index.js';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bothEnds, judgePowerSteps, metersDifferenceDb } from './index.js';
+import { bothEnds, correctedLossDb, firstStepW, judgePowerSteps, metersDifferenceDb } from './index.js';
 
 const step = (forwardW: number, reflectedW: number, loadW?: number) => ({
   frequencyHz: 145e6,
@@ -49,6 +49,20 @@ describe('power at both ends against the computed loss', () => {
       'fail',
     );
     expect(judgePowerSteps([series], 10, expected)).toMatchObject({ verdict: 'marginal' });
+    // 10·log10(10/9.91) = 0.04 dB is nothing for two meters of 5 %.
+    const alike = { ...step(10, 0, 9.91), inSeries: true as const };
+    expect(judgePowerSteps([alike], 10, expected).verdict).toBe('pass');
+    expect(judgePowerSteps([alike], 10, expected).why).toContain('0.04 dB');
+    // What is listed has the difference taken off: 10·log10(10/7.66) less 0.458 dB.
+    expect(correctedLossDb(step(10, 0.1, 7.66), [series])).toBeCloseTo(1.158 - 0.458, 3);
+    expect(correctedLossDb(step(10, 0.1), [series])).toBeUndefined();
+    expect(correctedLossDb(series, [series])).toBeUndefined();
+  });
+
+  // A handheld of 4 W has no 5 W: common practice is half power at the most, and no more than 5 W.
+  it('nobody is asked for more power first than there is', () => {
+    for (const fullW of [0.5, 4, 10, 25, 1500]) expect(firstStepW(fullW)).toBeLessThan(fullW);
+    expect(firstStepW(1500)).toBeLessThanOrEqual(5);
   });
 
   it('less than a cable can lose is the meters’ doing', () =>

@@ -60,13 +60,12 @@ function judgeLossOf(
   steps: readonly PowerStep[],
   { lossDb, toleranceDb }: ExpectedLoss,
 ): { verdict: ReadingVerdict; why: string } | undefined {
-  const correctionDb = metersDifferenceDb(steps);
   const compared = steps.some(({ inSeries }) => inSeries);
   // Meters held against each other agree better than each agrees with the world.
   const metersDb = compared ? METERS_DB / 2 : METERS_DB;
   const read = steps.flatMap((step) => {
-    const { lossDb: db } = bothEnds(step);
-    return step.inSeries || db === undefined ? [] : [{ step, db: db - correctionDb }];
+    const db = correctedLossDb(step, steps);
+    return db === undefined ? [] : [{ step, db }];
   });
   const worst = read.toSorted((x, y) => Math.abs(y.db - lossDb) - Math.abs(x.db - lossDb)).at(0);
   if (!worst) return undefined;
@@ -84,6 +83,26 @@ function judgeLossOf(
       why: `${figures}: less than this cable can lose. Put both meters in series without the cable first, and keep their difference.`,
     };
   return undefined;
+}
+
+/** Two meters in series: apart by no more than both are good to, they agree. */
+function judgeMeters(differenceDb: number): { verdict: ReadingVerdict; why: string } {
+  const apart = `The meters differ by ${Math.abs(differenceDb).toFixed(2)} dB, which is taken off from now on.`;
+  return Math.abs(differenceDb) <= METERS_DB
+    ? { verdict: 'pass', why: `${apart} Now put the run between them.` }
+    : {
+        verdict: 'marginal',
+        why: `${apart} Good meters differ by ${METERS_DB.toFixed(1)} dB at the most: look at ranges, elements and zeros first.`,
+      };
+}
+
+/** With how much a run is tried first, W: little of its power, and no more than a bench set gives. Common practice, no source. */
+export const firstStepW = (fullW: number): number => Math.min(5, fullW / 2);
+
+/** What a step loses between both meters, with their own difference taken off, dB; nothing where only one was read. */
+export function correctedLossDb(step: PowerStep, all: readonly PowerStep[]): number | undefined {
+  const { lossDb } = bothEnds(step);
+  return lossDb === undefined || step.inSeries ? undefined : lossDb - metersDifferenceDb(all);
 }
 
 /** A share of full power which counts as full: meters are good to 5 %. */
@@ -105,11 +124,7 @@ export function judgePowerSteps(
   expected?: ExpectedLoss,
 ): { verdict: ReadingVerdict; why: string } {
   const steps = all.filter(({ inSeries }) => !inSeries);
-  if (steps.length === 0)
-    return {
-      verdict: 'marginal',
-      why: `The meters differ by ${Math.abs(metersDifferenceDb(all)).toFixed(2)} dB, which is taken off from now on. Now put the run between them.`,
-    };
+  if (steps.length === 0) return judgeMeters(metersDifferenceDb(all));
   const rising = steps.toSorted((x, y) => x.forwardW - y.forwardW);
   const [low] = rising;
   const first = bothEnds(low);

@@ -1,2 +1,6 @@
-/** Ends a sentence where nothing ends it yet. @example asSentence('It leaks') // 'It leaks.' */
+/**
+ * Ends a sentence where nothing ends it yet: a question keeps its mark.
+ *
+ * @example asSentence('It leaks') // 'It leaks.'
+ */
 export const asSentence = (text: string): string => (/[.?!…]$/.test(text) ? text : `${text}.`);

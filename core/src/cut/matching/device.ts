@@ -94,6 +94,13 @@ function mismatchDb(ohm: Complexes, referenceOhm: number): Float64Array {
   return re.map((one, k) => -10 * Math.log10(1 - one * one - im[k] * im[k]));
 }
 
+/** A load this well matched wants no section before it. Common practice, no source. */
+const WELL_MATCHED_SWR = 1.2;
+
+/** Is there anything for a matching section to do? Not where the load is matched, nor where the section makes it no better. */
+export const isWorthMatching = (swrWithout: number, swrWith: number): boolean =>
+  swrWithout > WELL_MATCHED_SWR && swrWith < 0.97 * swrWithout;
+
 /** The stretch around a frequency in which values stay below a limit; its edges between samples are taken as straight. */
 export function bandBelow(
   values: Float64Array,

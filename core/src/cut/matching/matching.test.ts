@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { catalog, entry, type Cable } from '../../catalog/index.js';
 import { SPEED_OF_LIGHT, type Load } from '../../line/index.js';
 import {
+  isWorthMatching,
   chokingBand,
   chokingOhm,
   choke,
@@ -63,6 +64,17 @@ describe('quarter-wave transformers', () => {
         },
       ),
     ));
+});
+
+// By arithmetic: a 75 ohm quarter wave before 75 ohm shows 75 ohm again, SWR 1.5 as before; 50 ohm wants nothing.
+describe('what is worth matching', () => {
+  it.each([
+    [1.5, 1.5, false],
+    [1.05, 1.01, false],
+    [2, 1.1, true],
+    [1.5, 1.1, true],
+    [1.5, 2.4, false],
+  ])('SWR %d made %d: %s', (without, made, worth) => expect(isWorthMatching(without, made)).toBe(worth));
 });
 
 describe('stubs', () => {

@@ -3,6 +3,7 @@ import {
   formatDecibels,
   formatFrequency,
   formatLength,
+  isWorthMatching,
   layOut,
   putMatch,
   referenceOhmOf,
@@ -27,7 +28,16 @@ const POINTS = 401;
 const AROUND = 0.25;
 
 /** A device: what it does, drawn with its lengths, and how it stands in its place. */
-export function DeviceResult({ device, load }: { device: MatchDevice; load: Complex }): ReactNode {
+export function DeviceResult({
+  device,
+  load,
+  matches,
+}: {
+  device: MatchDevice;
+  load: Complex;
+  /** Is it there to match the load? A loop, a delay and a notch are for something else. */
+  matches: boolean;
+}): ReactNode {
   const { editor } = useOpenRun();
   const catalog = useCatalog();
   const { units } = usePreferences();
@@ -49,6 +59,7 @@ export function DeviceResult({ device, load }: { device: MatchDevice; load: Comp
     );
   }, [device, load, design, catalog, from]);
   const middle = Math.floor(POINTS / 2);
+  const words = sayWorth(device, simulated, middle, matches);
   // A stub hangs on a tee, a loop on both sides of the antenna: neither is a piece of the run.
   const inLine = device.pieces.every(({ far }) => far === undefined) && device.elements.length > 0;
   const metres = (value: number): string => formatLength(value, { system: units, digits: 3 });
@@ -56,7 +67,7 @@ export function DeviceResult({ device, load }: { device: MatchDevice; load: Comp
   return (
     <section className="mt-4" aria-label={device.name}>
       <div role="status">
-        <h2 className="text-lg font-bold">{sayWorth(device, simulated, middle)}</h2>
+        <h2 className="text-lg font-bold">{words}</h2>
       </div>
       <DeviceDrawing device={device} />
       <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
@@ -73,7 +84,7 @@ export function DeviceResult({ device, load }: { device: MatchDevice; load: Comp
           <div className="mt-2">
             <FrequencyChart
               title={from === 'radio' ? 'SWR at the radio' : 'SWR at the device'}
-              summary={sayWorth(device, simulated, middle)}
+              summary={words}
               unit="SWR"
               frequencyHz={simulated.frequencyHz}
               series={[
@@ -133,6 +144,7 @@ function sayWorth(
   { frequencyHz, name }: MatchDevice,
   { swrWith, swrWithout, band, lossWithDb, lossWithoutDb }: Simulated,
   k: number,
+  matches: boolean,
 ): string {
   const at = formatFrequency(frequencyHz);
   const swr = (value: number): string => (value > 99 ? 'far above 10' : value.toFixed(2));
@@ -140,5 +152,7 @@ function sayWorth(
     ? `below ${LIMIT} from ${formatFrequency(band.lowHz)} to ${formatFrequency(band.highHz)}`
     : `never below ${LIMIT}`;
   const cost = `costs ${formatDecibels(lossWithDb[k])} instead of ${formatDecibels(lossWithoutDb[k])}`;
+  if (matches && !isWorthMatching(swrWithout[k], swrWith[k]))
+    return `Nothing needed: SWR ${swr(swrWithout[k])} at ${at} without it, ${swr(swrWith[k])} with it`;
   return `${name}: SWR ${swr(swrWith[k])} at ${at} instead of ${swr(swrWithout[k])}, ${within}; ${cost}`;
 }

@@ -127,7 +127,11 @@ function Match({ kind }: { kind: Exclude<Kind, 'choke'> }): ReactNode {
         </div>
       )}
       {device ? (
-        <DeviceResult device={device} load={wish.load} />
+        <DeviceResult
+          device={device}
+          load={wish.load}
+          matches={kind === 'quarter' || kind === 'stub' || kind === 'series'}
+        />
       ) : (
         <p role="status" className="mt-4 text-lg font-semibold text-caution">
           {kind === 'series'

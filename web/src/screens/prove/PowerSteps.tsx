@@ -1,5 +1,15 @@
 import { routes } from '@kobran/contract';
-import { formatPower, judgePowerSteps, lossIntoLoad, factsOf, factText, type PowerStep } from '@kobran/core';
+import {
+  correctedLossDb,
+  factsOf,
+  factText,
+  firstStepW,
+  formatDecibels,
+  formatPower,
+  judgePowerSteps,
+  lossIntoLoad,
+  type PowerStep,
+} from '@kobran/core';
 import { useState, type ReactNode } from 'react';
 import { call } from '../../store/client.js';
 import { useDoing, useInstruments } from '../../store/useInstruments.js';
@@ -20,14 +30,11 @@ export function PowerSteps(): ReactNode {
   const { service } = editor.design;
   if (service.powerW === 0) return null;
   const steps = factsOf(facts, 'power step');
+  const all = steps.map(({ power }) => power);
   const judged =
     steps.length === 0
       ? undefined
-      : judgePowerSteps(
-          steps.map(({ power }) => power),
-          service.powerW,
-          lossIntoLoad(editor.design, catalog),
-        );
+      : judgePowerSteps(all, service.powerW, lossIntoLoad(editor.design, catalog));
   return (
     <section className="mt-8" aria-labelledby="power-steps">
       <h2 id="power-steps" className="text-lg font-bold">
@@ -36,7 +43,8 @@ export function PowerSteps(): ReactNode {
       <div className="my-2 text-sm">
         <Caution>
           Into a dummy load, or an antenna which nobody is near. Stop transmitting before anything is touched.
-          Follow the exposure limits and licence conditions of your place.
+          Follow the exposure limits and licence conditions of your place. A load has watts and a time: a
+          small dry one takes full power for half a minute, then wants minutes of rest; its sheet wins.
         </Caution>
       </div>
       {judged && (
@@ -48,7 +56,10 @@ export function PowerSteps(): ReactNode {
         <ul className="mt-2 divide-y divide-rule border-y border-rule">
           {steps.map((step) => (
             <li key={step.id} className="figures flex flex-wrap justify-between gap-x-4 py-1.5">
-              <span>{factText(step, catalog)}</span>
+              <span>
+                {factText(step, catalog)}
+                {sayLoss(correctedLossDb(step.power, all))}
+              </span>
               <span className="text-sm text-muted">
                 {step.by ? `${step.by}, ` : ''}
                 {sayMoment(step.at)}
@@ -62,6 +73,10 @@ export function PowerSteps(): ReactNode {
     </section>
   );
 }
+
+/** What the run loses by it, where both ends were read. */
+const sayLoss = (db: number | undefined): string =>
+  db === undefined ? '' : `, ${formatDecibels(db)} in the run`;
 
 /** One step, typed from the meters or read from them. */
 function Entry(): ReactNode {
@@ -79,7 +94,12 @@ function Entry(): ReactNode {
   const keep = (power: PowerStep): void => writer.add({ kind: 'power step', power });
   const field = (label: string, value: number | undefined, set: (to: number) => void): ReactNode => (
     <div className="w-28">
-      <MeterField label={label} value={value} placeholder="5 W" onChange={set} />
+      <MeterField
+        label={label}
+        value={value}
+        placeholder={formatPower(firstStepW(service.powerW))}
+        onChange={set}
+      />
     </div>
   );
   const impossible = forwardW !== undefined && reflectedW !== undefined && reflectedW >= forwardW;
@@ -107,7 +127,7 @@ function Entry(): ReactNode {
           Save this step
         </button>
         {meters &&
-          [5, service.powerW].map((powerW) => (
+          [firstStepW(service.powerW), service.powerW].map((powerW) => (
             <button
               key={powerW}
               className="button min-h-9"
