@@ -7,6 +7,7 @@ export const causeIds = [
   'wrong impedance part',
   'reverse polarity',
   'loose nut',
+  'dirty contact',
   'water',
   'crush',
   'failed tube',
@@ -106,7 +107,7 @@ export const causes: Cause[] = [
     id: 'nothing',
     name: 'Nothing is wrong with the line',
     remedy: 'Look at the radio, the load and the analyser’s own calibration.',
-    prior: 0.1,
+    prior: 0.08,
     answers: {
       continuity: [0.98, 0.01, 0.01],
       insulation: [0.97, 0.02, 0.01],
@@ -123,7 +124,7 @@ export const causes: Cause[] = [
     id: 'open pin',
     name: 'A centre pin is not connected',
     remedy: 'Open the end at the echo: pin not home, not soldered, or pushed back.',
-    prior: 0.14,
+    prior: 0.13,
     answers: {
       continuity: [0.02, 0.78, 0.2],
       insulation: [0.97, 0.02, 0.01],
@@ -140,7 +141,7 @@ export const causes: Cause[] = [
     id: 'whisker',
     name: 'A whisker of braid touches the centre',
     remedy: 'The short is inside the end at the echo: cut it off and make it again.',
-    prior: 0.14,
+    prior: 0.12,
     answers: {
       continuity: [0.95, 0.03, 0.02],
       insulation: [0.05, 0.03, 0.92],
@@ -208,7 +209,7 @@ export const causes: Cause[] = [
     id: 'loose nut',
     name: 'A coupling nut is loose',
     remedy: 'Tighten every nut to its torque, then sweep again.',
-    prior: 0.14,
+    prior: 0.11,
     answers: {
       continuity: [0.6, 0.02, 0.38],
       insulation: [0.98, 0.01, 0.01],
@@ -222,10 +223,28 @@ export const causes: Cause[] = [
     },
   },
   {
+    id: 'dirty contact',
+    name: 'A dirty, worn or oxidised contact',
+    remedy:
+      'Clean both faces, look at pin and socket with a lens, couple again by torque; what is worn is replaced.',
+    prior: 0.09,
+    answers: {
+      continuity: [0.72, 0.03, 0.25],
+      insulation: [0.97, 0.02, 0.01],
+      wiggle: [0.35, 0.65],
+      match: [0.45, 0.5, 0.05],
+      loss: [0.35, 0.1, 0.55],
+      echo: [0.25, 0.64, 0.02, 0.04, 0.03, 0.02],
+      rain: [0.8, 0.2],
+      drift: [0.25, 0.1, 0.65],
+      power: [0.4, 0.5, 0.1],
+    },
+  },
+  {
     id: 'water',
     name: 'Water in the cable',
     remedy: 'Replace the cable and find where it came in; drying does not bring the braid back.',
-    prior: 0.12,
+    prior: 0.11,
     answers: {
       continuity: [0.97, 0.02, 0.01],
       insulation: [0.35, 0.6, 0.05],

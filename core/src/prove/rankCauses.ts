@@ -13,7 +13,7 @@ export function withPriors(own: readonly { cause: CauseId; share: number }[]): C
 /** A cause with what the findings say of it. */
 export interface RankedCause {
   cause: Cause;
-  /** 0..1, all causes together 1. */
+  /** 0..1; what all causes together lack of 1 is something else. */
   probability: number;
 }
 
@@ -28,11 +28,26 @@ function likelihood({ answers }: Cause, test: TestId, answer: string | undefined
 export interface Measured {
   antenna: boolean;
   arrester: boolean;
+  /** Does weather or soil reach any of it? */
+  weather: boolean;
 }
 
-/** The causes which what was measured can have. */
-export const causesOf = ({ antenna, arrester }: Measured, known: readonly Cause[] = causes): Cause[] =>
-  known.filter(({ id }) => (antenna || id !== 'antenna') && (arrester || id !== 'failed tube'));
+/** By so much rarer is water in a cable which never was outside. Common practice, no source. */
+const INDOOR_WATER = 0.05;
+
+/** The causes which what was measured can have; water seldom where none reaches. */
+export const causesOf = (
+  { antenna, arrester, weather }: Measured,
+  known: readonly Cause[] = causes,
+): Cause[] =>
+  known
+    .filter(({ id }) => (antenna || id !== 'antenna') && (arrester || id !== 'failed tube'))
+    .map((cause) =>
+      cause.id === 'water' && !weather ? { ...cause, prior: INDOOR_WATER * cause.prior } : cause,
+    );
+
+/** So often it is what this list does not know, whatever was seen: nothing is ever certain. Common practice, no source. */
+const SOMETHING_ELSE = 0.03;
 
 /**
  * Causes by their probability after the findings: Bayes' rule with tests independent of each other once the cause is known.
@@ -50,7 +65,7 @@ export function rankCauses(findings: Findings, known: readonly Cause[] = causes)
   }));
   const sum = weighed.reduce((total, { probability }) => total + probability, 0);
   return weighed
-    .map(({ cause, probability }) => ({ cause, probability: probability / sum }))
+    .map(({ cause, probability }) => ({ cause, probability: ((1 - SOMETHING_ELSE) * probability) / sum }))
     .sort((x, y) => y.probability - x.probability);
 }
 

@@ -138,6 +138,7 @@ export { fitJoint } from './edit/fitJoint.js';
 export { article, type WayToJoin } from './edit/waysToJoin.js';
 export { stageHeadline, stages, type Stage, type StageState } from './stages/index.js';
 export type { StageId } from './design/stageId.js';
+export { weatherReaches } from './sheet/weatherReaches.js';
 export { sweepFindings, type MeasuredSweep } from './wave/findings.js';
 export {
   closedBy,

@@ -35,6 +35,8 @@ export interface TraceSetting {
 export interface Traces {
   all: readonly ListedTrace[];
   error: Error | null;
+  /** Not asked for yet: there may be some. */
+  isLoading: boolean;
   add: (trace: Trace, name: string, setting: TraceSetting) => void;
   makeBirth: (id: string) => void;
   remove: (trace: ListedTrace) => void;
@@ -62,7 +64,7 @@ export function useTraces(): Traces {
   const { id: runId, writer } = useOpenRun();
   const queries = useQueryClient();
   const key = tracesKey(runId);
-  const { data, error } = useQuery(tracesOfRun(runId));
+  const { data, error, isLoading } = useQuery(tracesOfRun(runId));
   const waiting = useWaitingTraces(runId);
   useEffect(() => void traceReader(), []);
   const kept = data ?? [];
@@ -88,6 +90,7 @@ export function useTraces(): Traces {
         .map((trace) => ({ ...trace, birth: false })),
     ],
     error,
+    isLoading,
     waits: (id) => kept.every((one) => one.id !== id),
     add: (trace, name, setting) => {
       const body = asBody(trace, name, setting);

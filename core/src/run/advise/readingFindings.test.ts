@@ -75,9 +75,34 @@ describe('what loss and power say of the causes', () => {
   });
 
   it('a bare assembly accuses neither antenna nor arrester', () => {
-    const ids = causesOf({ antenna: false, arrester: false }).map(({ id }) => id);
+    const ids = causesOf({ antenna: false, arrester: false, weather: true }).map(({ id }) => id);
     expect(ids).not.toContain('antenna');
     expect(ids).not.toContain('failed tube');
-    expect(causesOf({ antenna: true, arrester: true })).toHaveLength(ids.length + 2);
+    expect(causesOf({ antenna: true, arrester: true, weather: true })).toHaveLength(ids.length + 2);
+  });
+
+  // Trade: a lead of a metre on the bench has bad contacts, not water; and nobody is ever certain.
+  it('a lab lead that loses more has a bad contact before it has water, and nothing is certain', () => {
+    const ranked = (weather: boolean) =>
+      rankCauses(
+        { loss: 'more, alike everywhere', wiggle: 'jumps' },
+        causesOf({ antenna: false, arrester: false, weather }),
+      );
+    const share = (weather: boolean, id: string) =>
+      ranked(weather).find(({ cause }) => cause.id === id)?.probability ?? 0;
+    expect(share(false, 'dirty contact')).toBeGreaterThan(10 * share(false, 'water'));
+    expect(share(false, 'water')).toBeLessThan(share(true, 'water') / 5);
+    const all = {
+      continuity: 'through',
+      insulation: 'leaky',
+      loss: 'more, rising with frequency',
+      rain: 'worse after rain',
+      echo: 'spread out',
+      drift: 'more, rising with frequency',
+    } as const;
+    const [first] = rankCauses(all, causesOf({ antenna: true, arrester: true, weather: true }));
+    expect(first.cause.id).toBe('water');
+    expect(first.probability).toBeGreaterThan(0.9);
+    expect(first.probability).toBeLessThan(0.98);
   });
 });

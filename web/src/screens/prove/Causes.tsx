@@ -30,7 +30,16 @@ const testIds = Object.keys(causeTests) as TestId[];
 const SHOWN = 4;
 
 /** What is wrong? Causes ranked from everything seen so far, and the test which would separate them best. */
-export function Causes({ swept, measured }: { swept: Findings; measured: Measured }): ReactNode {
+export function Causes({
+  swept,
+  measured,
+  pending,
+}: {
+  swept: Findings;
+  measured: Measured;
+  /** Is a sweep still being read? Then nothing is judged. */
+  pending: boolean;
+}): ReactNode {
   const { sheet, facts, editor } = useOpenRun();
   const catalog = useCatalog();
   const [answers, setAnswers] = useState<Partial<Record<TestId, string>>>({});
@@ -60,13 +69,19 @@ export function Causes({ swept, measured }: { swept: Findings; measured: Measure
   return (
     <section className="mt-8" aria-labelledby="causes">
       <h2 id="causes" className="text-lg font-bold">
-        {any ? `Most likely: ${lowerFirst(likeliest.cause.name)}` : 'What is wrong?'}
+        {pending
+          ? 'Reading the sweep: no verdict yet'
+          : any
+            ? `Most likely: ${lowerFirst(likeliest.cause.name)}`
+            : 'What is wrong?'}
       </h2>
       <p className="max-w-3xl text-muted">
         Say what you have seen; readings and the sweep above are filled in.{' '}
-        {next && next.settlesBits > 0.01
+        {!pending && next && next.settlesBits > 0.01
           ? `The next test to take: ${causeTests[next.test].name.toLowerCase()}. ${causeTests[next.test].how}`
-          : 'No further test would separate these causes.'}
+          : pending
+            ? ''
+            : 'No further test would separate these causes.'}
       </p>
       <div className="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-2">
         <div className="grid content-start gap-3 sm:grid-cols-2">
@@ -81,7 +96,7 @@ export function Causes({ swept, measured }: { swept: Findings; measured: Measure
           ))}
         </div>
         <ol className="content-start" aria-label="Causes, most likely first">
-          {ranked.slice(0, SHOWN).map(({ cause, probability }) => (
+          {(pending ? [] : ranked.slice(0, SHOWN)).map(({ cause, probability }) => (
             <li key={cause.id} className="border-b border-rule py-2">
               <p className="flex items-baseline justify-between gap-4">
                 <strong>{cause.name}</strong>

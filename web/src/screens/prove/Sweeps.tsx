@@ -10,6 +10,7 @@ import {
   farEnds,
   predictSweep,
   sweepFindings,
+  weatherReaches,
   type FarEndKind,
 } from '@kobran/core';
 import { Upload } from 'lucide-react';
@@ -44,6 +45,10 @@ export function Sweeps(): ReactNode {
   const { wholes, error } = useWholeTraces([...(trace ? [trace] : []), ...(birth ? [birth] : []), ...drawn]);
   const whole = trace && wholes.get(trace.id);
   const first = birth && wholes.get(birth.id);
+  const isPending = isVerdictOpen(
+    traces,
+    !error && (isOutstanding(trace, whole) || isOutstanding(birth, first)),
+  );
   const { findings, measured } = useSweepFindings(whole, first);
   return (
     <>
@@ -69,7 +74,7 @@ export function Sweeps(): ReactNode {
           </ul>
         )}
         {error && <p className="mt-3 text-stop">The sweep cannot be read: {messageOf(error)}</p>}
-        {trace && !whole && !error && <p className="mt-3 text-muted">Reading the sweep…</p>}
+        {isPending && !whole && <p className="mt-3 text-muted">Reading the sweep…</p>}
         {whole && (
           <SweepView
             key={whole.id}
@@ -79,7 +84,7 @@ export function Sweeps(): ReactNode {
           />
         )}
       </section>
-      <Causes swept={findings} measured={measured} />
+      <Causes swept={findings} measured={measured} pending={isPending} />
     </>
   );
 }
@@ -87,6 +92,14 @@ export function Sweeps(): ReactNode {
 /** The birth record a sweep is held against: of the same thing, with the same on its far end. */
 const birthOf = (kept: ListedTrace, all: readonly ListedTrace[]): ListedTrace | undefined =>
   all.find((one) => one.birth && one.id !== kept.id && one.pieceId === kept.pieceId && one.far === kept.far);
+
+/** What is still read may say otherwise: no verdict before it. */
+const isVerdictOpen = ({ isLoading }: Pick<Traces, 'isLoading'>, isReading: boolean): boolean =>
+  isLoading || isReading;
+
+/** Is a listed sweep not here yet as a whole? */
+const isOutstanding = (listed: ListedTrace | undefined, whole: StoredTrace | undefined): boolean =>
+  listed !== undefined && whole === undefined;
 
 const without = (set: ReadonlySet<string>, gone: string): Set<string> =>
   new Set([...set].filter((id) => id !== gone));
@@ -96,13 +109,14 @@ function useSweepFindings(
   kept: StoredTrace | undefined,
   birth: StoredTrace | undefined,
 ): { findings: Findings; measured: Measured } {
-  const { editor } = useOpenRun();
+  const { editor, sheet } = useOpenRun();
   const catalog = useCatalog();
   const { design } = editor;
   return useMemo(() => {
     const hasArrester = arrestersOf(design).length > 0;
     const known = kept && (kept.pieceId === '' || design.pieces.some(({ id }) => id === kept.pieceId));
-    if (!kept || !known) return { findings: {}, measured: { antenna: true, arrester: hasArrester } };
+    const weather = weatherReaches(design, sheet, kept?.pieceId ?? '');
+    if (!kept || !known) return { findings: {}, measured: { antenna: true, arrester: hasArrester, weather } };
     const ohm = referenceOhmOf(design);
     const trace = traceAgainst(kept, ohm);
     const predicted = predictSweep(design, catalog, kept.pieceId, kept.far, trace.frequencyHz);
@@ -127,9 +141,9 @@ function useSweepFindings(
     const { match: _, ...rest } = found;
     return {
       findings: { ...(kept.far === 'load' ? found : rest), ...drift },
-      measured: { antenna: kept.far === 'antenna', arrester: kept.pieceId === '' && hasArrester },
+      measured: { antenna: kept.far === 'antenna', arrester: kept.pieceId === '' && hasArrester, weather },
     };
-  }, [kept, birth, design, catalog]);
+  }, [kept, birth, design, sheet, catalog]);
 }
 
 /** What was measured, and the file; several at once. */
