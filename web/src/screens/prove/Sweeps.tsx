@@ -45,10 +45,10 @@ export function Sweeps(): ReactNode {
   const { wholes, error } = useWholeTraces([...(trace ? [trace] : []), ...(birth ? [birth] : []), ...drawn]);
   const whole = trace && wholes.get(trace.id);
   const first = birth && wholes.get(birth.id);
-  const isPending = isVerdictOpen(
-    traces,
-    !error && (isOutstanding(trace, whole) || isOutstanding(birth, first)),
-  );
+  const isPending = isVerdictOpen(traces, error, [
+    [trace, whole],
+    [birth, first],
+  ]);
   const { findings, measured } = useSweepFindings(whole, first);
   return (
     <>
@@ -93,13 +93,12 @@ export function Sweeps(): ReactNode {
 const birthOf = (kept: ListedTrace, all: readonly ListedTrace[]): ListedTrace | undefined =>
   all.find((one) => one.birth && one.id !== kept.id && one.pieceId === kept.pieceId && one.far === kept.far);
 
-/** What is still read may say otherwise: no verdict before it. */
-const isVerdictOpen = ({ isLoading }: Pick<Traces, 'isLoading'>, isReading: boolean): boolean =>
-  isLoading || isReading;
-
-/** Is a listed sweep not here yet as a whole? */
-const isOutstanding = (listed: ListedTrace | undefined, whole: StoredTrace | undefined): boolean =>
-  listed !== undefined && whole === undefined;
+/** What is still read may say otherwise: no verdict before every listed sweep is here as a whole. */
+const isVerdictOpen = (
+  { isLoading }: Pick<Traces, 'isLoading'>,
+  error: Error | null,
+  read: readonly (readonly [ListedTrace | undefined, StoredTrace | undefined])[],
+): boolean => isLoading || (!error && read.some(([listed, whole]) => listed && !whole));
 
 const without = (set: ReadonlySet<string>, gone: string): Set<string> =>
   new Set([...set].filter((id) => id !== gone));
