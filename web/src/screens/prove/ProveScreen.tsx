@@ -96,7 +96,7 @@ function Proof({ proof }: { proof: ProofSheet }): ReactNode {
                 <p className="mb-1 text-sm text-muted">Expected</p>
                 <p className="pt-1.5">
                   <FigureText figure={expected} />{' '}
-                  <span className="figures text-sm text-muted">
+                  <span className="figures inline-block text-sm whitespace-nowrap text-muted">
                     {expected.value === Infinity
                       ? 'above 100 MΩ'
                       : isOhm
