@@ -29,7 +29,7 @@ const MAX_LETTERS = 24;
 /** The run’s name, cut where need be, and what it is of it: that is never cut. */
 function headed(runName: string, what: string): string {
   const room = Math.max(8, MAX_LETTERS - what.length - 2);
-  const name = runName.length <= room ? runName : `${runName.slice(0, room - 1).trimEnd()}…`;
+  const name = runName.length <= room ? runName : `${runName.slice(0, room - 1).replace(/[\s,;:–-]+$/, '')}…`;
   return `${name}: ${what}`;
 }
 
