@@ -98,6 +98,12 @@ alone(
     await expect(page.getByRole('heading', { level: 1 })).toContainText('antenna');
     await page.goto(`${baseURL}${demo.uhf}/plan`);
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('The server does not answer');
+    await expect(page.getByText('was not opened or kept on this device before')).toBeVisible();
+    // Nobody knows which jobs there are: not that there are none.
+    await page.goto(`${baseURL}/device`);
+    await expect(page.getByText('is not known until the server answers')).toBeVisible();
+    await expect(page.getByText('There is no job yet')).toBeHidden();
+    await page.goto(`${baseURL}${demo.uhf}/plan`);
     await kobran.start();
     await page.getByRole('button', { name: 'Try again' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText('reaches');

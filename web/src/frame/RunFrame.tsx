@@ -42,7 +42,9 @@ export function RunFrame(): ReactNode {
     <Message
       title={offline ? 'The server does not answer' : 'This run cannot be opened'}
       detail={
-        offline ? 'Start Kobran again; what you had not saved is kept on this device.' : messageOf(error)
+        offline
+          ? 'This run was not opened or kept on this device before, so it waits for the server: start Kobran, or come back into its network. What you had not saved is kept on this device.'
+          : messageOf(error)
       }
       action={
         offline ? { label: 'Try again', run: () => void refetch() } : { label: 'Go to the board', to: '/' }

@@ -18,6 +18,26 @@ describe('arresterMissing', () => {
     expect(after.passes).toBe(true);
     expect(after.totalM).toBeGreaterThanOrEqual(13);
   });
+  it('on a boat nothing is asked to be cut or driven: mast, rig and sea are said', () => {
+    const boat = anOutdoorRun({
+      pieces: [cable({ lengthM: 13 })],
+      legs: [
+        { id: 'cabin', name: 'the cabin', kind: 'indoor tray', zone: 'dry', lengthM: 2, slackM: 0 },
+        {
+          id: 'mast',
+          name: 'deck and mast',
+          kind: 'boat deck or mast',
+          zone: 'salt',
+          lengthM: 10,
+          slackM: 0.5,
+        },
+      ],
+    });
+    const [snag] = snagsOf(boat, 'arrester-missing');
+    expect(snag.level).toBe('note');
+    expect(snag.why).toMatch(/mast and stays.*water/);
+    expect(snag.remedies.flatMap(({ changes }) => changes)).toEqual([]);
+  });
   it('is silent indoors and where an arrester is', () => {
     expect(snagsOf(aRun(), 'arrester-missing')).toEqual([]);
     expect(snagsOf(anOutdoorRun(), 'arrester-missing')).toEqual([]);

@@ -11,6 +11,7 @@ import type { MildFinding, SnagContext, MildRule } from './snag.js';
 export const arresterMissing: MildRule = (context) => {
   const { design, layout, route } = context;
   if (design.pieces.some(({ kind }) => kind === 'arrester')) return [];
+  if (design.legs.some(({ kind }) => kind === 'boat deck or mast')) return afloat(context);
   const outM = entryM(route.spans);
   if (outM === undefined) return startsOutdoors(context);
   return [
@@ -37,6 +38,31 @@ export const arresterMissing: MildRule = (context) => {
     },
   ];
 };
+
+/** On a boat no rod is driven and few carry an arrester: what there is to tie to is mast, rig and the sea. Common practice, no source. */
+function afloat({ layout }: SnagContext): MildFinding[] {
+  return [
+    {
+      rule: 'arrester-missing',
+      of: 'run',
+      level: 'note',
+      stage: 'ground',
+      at: layout.pieces.at(-1)?.piece.id ?? 'run',
+      distanceM: layout.totalM,
+      what: 'On a boat the ground is mast, rig and sea',
+      why: 'A stroke goes down mast and stays to the keel or a plate in the water: shield and set are tied to that, by the straightest way. An arrester at the deck is a choice; before a thunderstorm the plug is pulled.',
+      remedies: [
+        {
+          title: 'See what an arrester must hold',
+          detail: 'tube, direct current, where it goes',
+          changes: [],
+          open: 'ground',
+        },
+      ],
+      source: 'common practice, no source; builder and surveyor of the boat decide',
+    },
+  ];
+}
 
 /** A run which starts outdoors (a cabinet, a set at the mast head) has no wall to come in by, and the surge all the same. */
 function startsOutdoors({ route }: SnagContext): MildFinding[] {

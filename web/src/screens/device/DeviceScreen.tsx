@@ -81,8 +81,8 @@ function OthersWaiting(): ReactNode {
 
 function SitesSection(): ReactNode {
   const { sites, busy, problem, keep, remove } = useKeptSites();
-  const { data: jobs = [] } = useJobs();
-  const others = jobs.filter(({ id }) => sites.every(({ jobId }) => jobId !== id));
+  const { data: jobs, error } = useJobs();
+  const others = (jobs ?? []).filter(({ id }) => sites.every(({ jobId }) => jobId !== id));
   return (
     <section className="mt-6" aria-labelledby="sites">
       <h2 id="sites" className="text-lg font-bold">
@@ -113,7 +113,10 @@ function SitesSection(): ReactNode {
           </li>
         ))}
       </ul>
-      {jobs.length === 0 && sites.length === 0 && <p className="mt-2 text-muted">There is no job yet.</p>}
+      {jobs?.length === 0 && sites.length === 0 && <p className="mt-2 text-muted">There is no job yet.</p>}
+      {!jobs && error && (
+        <p className="mt-2 text-muted">Which other sites there are is not known until the server answers.</p>
+      )}
     </section>
   );
 }

@@ -90,9 +90,9 @@ export function NewRunScreen(): ReactNode {
   }
 
   return (
-    <div className="min-h-screen">
+    <div className="flex min-h-screen flex-col">
       <TopBar crumbs={[{ label: job.data?.name ?? '…', to: '/' }, { label: 'New run' }]} />
-      <main ref={form} className="mx-auto max-w-6xl px-4 py-4">
+      <main ref={form} className="mx-auto flex w-full max-w-6xl flex-1 flex-col px-4 pt-4">
         <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
           <h1 className="text-xl font-bold">New run</h1>
           <div className="w-full sm:w-96">
@@ -107,29 +107,30 @@ export function NewRunScreen(): ReactNode {
         <WishForm wish={wish} onChange={setWish} />
         <section className="mt-4 border-t-2 border-ink pt-3" aria-label="Proposal" aria-live="polite">
           <Proposals proposals={proposals} kind={kind} onChoose={setKind} />
-          <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-3">
-            <div className="min-w-0">
-              <p className="text-lg font-bold">
-                {design.pieces.length === 0 ? 'No parts of the catalogue join these two' : sheet.headline}
-              </p>
-              <p className="text-muted">
-                {sheet.pieces
-                  .map(({ name, what, fromM, toM, kind }) =>
-                    kind === 'assembly' ? `${what}, ${formatLength(toM - fromM, { system: units })}` : name,
-                  )
-                  .join(' – ')}
-                {sheet.pieces.length > 0 && ` · ${counted(sheet.snags)}`}
-              </p>
-            </div>
-            <button
-              className="button button-primary min-h-11 text-lg"
-              disabled={create.isPending}
-              onClick={make}
-            >
-              {design.pieces.length === 0 ? 'Create run with nothing between' : 'Create run'}
-            </button>
+          <div className="min-w-0">
+            <p className="text-lg font-bold">
+              {design.pieces.length === 0 ? 'No parts of the catalogue join these two' : sheet.headline}
+            </p>
+            <p className="text-muted">
+              {sheet.pieces
+                .map(({ name, what, fromM, toM, kind }) =>
+                  kind === 'assembly' ? `${what}, ${formatLength(toM - fromM, { system: units })}` : name,
+                )
+                .join(' – ')}
+              {sheet.pieces.length > 0 && ` · ${counted(sheet.snags)}`}
+            </p>
           </div>
         </section>
+        {/* It keeps its place whatever comes and goes above: a press finds it where it was seen. */}
+        <div className="sticky bottom-0 mt-auto flex justify-end bg-sheet py-3">
+          <button
+            className="button button-primary min-h-11 text-lg"
+            disabled={create.isPending}
+            onClick={make}
+          >
+            {design.pieces.length === 0 ? 'Create run with nothing between' : 'Create run'}
+          </button>
+        </div>
       </main>
     </div>
   );

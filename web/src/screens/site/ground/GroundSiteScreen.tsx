@@ -21,7 +21,7 @@ import { BondInspector } from './BondInspector.js';
 import { BondList } from './BondList.js';
 import { DisconnectPlan } from './DisconnectPlan.js';
 import { GroundSettings } from './GroundSettings.js';
-import { newBond, newNode, usualStart } from './newGround.js';
+import { isAfloat, newBond, newNode, usualStart } from './newGround.js';
 import { NodeInspector } from './NodeInspector.js';
 import { OneLineDrawing } from './OneLineDrawing.js';
 
@@ -122,7 +122,9 @@ function GroundOf({ job, draft }: { job: JobDocument; draft: Versioned<Site> | u
                 )}
               </p>
               <button className="button button-primary" onClick={() => change(usualStart(site, ground))}>
-                {words('Start with an entry bar, a rod and the building’s electrode')}
+                {isAfloat(site)
+                  ? 'Start with mast, rig and what lies in the sea'
+                  : words('Start with an entry bar, a rod and the building’s electrode')}
               </button>
             </div>
           )}

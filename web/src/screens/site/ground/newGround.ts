@@ -52,36 +52,52 @@ export function newBond(
   return to && usualBond(ground, profile, from, to);
 }
 
-/** The usual beginning: a bar where the cables come in, a rod below it and the building’s electrode, tied together; the arresters on the bar. */
-export function usualStart(site: Site, { nodes, profile }: GroundSheet): SiteChange[] {
-  const entry = site.points.find(({ kind }) => kind === 'entry');
+/** A way of a boat: then nothing is driven, and no building has an electrode. */
+export const isAfloat = ({ ways }: Site): boolean => ways.some(({ kind }) => kind === 'boat deck or mast');
+
+/** On land: a bar where the cables come in, a rod below it and the building’s electrode, both on the bar; the mast for itself. */
+function ashore({ points }: Site): Beginning {
+  const entry = points.find(({ kind }) => kind === 'entry');
+  const foot = points.find(({ kind }) => kind === 'mast foot');
   const at = entry ? { point: entry.id } : {};
-  const bar: GroundNode = { id: 'entry-bar', name: 'Entry bar', kind: 'entry bar', metal: 'copper', ...at };
-  const rod: GroundNode = {
-    id: 'entry-rod',
-    name: 'Entry rod',
-    kind: 'rod',
-    metal: 'copper',
-    electrode: usualRod,
+  return {
+    bar: { id: 'entry-bar', name: 'Entry bar', kind: 'entry bar', metal: 'copper', ...at },
+    tied: [
+      { id: 'entry-rod', name: 'Entry rod', kind: 'rod', metal: 'copper', electrode: usualRod },
+      { id: 'building', name: 'Building electrode', kind: 'building electrode', metal: 'copper' },
+    ],
+    alone: foot ? [{ id: 'mast', name: foot.name, kind: 'mast', metal: 'zinc', point: foot.id }] : [],
   };
-  const building: GroundNode = {
-    id: 'building',
-    name: 'Building electrode',
-    kind: 'building electrode',
-    metal: 'copper',
-  };
-  const mastFoot = site.points.find(({ kind }) => kind === 'mast foot');
-  const mast: GroundNode[] = mastFoot
-    ? [{ id: 'mast', name: mastFoot.name, kind: 'mast', metal: 'zinc', point: mastFoot.id }]
-    : [];
+}
+
+/** On a boat: a bus below the mast with keel or plate in the water, mast and rig on it. Common practice, no source. */
+const afloat: Beginning = {
+  bar: { id: 'bus', name: 'Ground bus below the mast', kind: 'main bar', metal: 'copper' },
+  tied: [
+    { id: 'sea', name: 'Keel or plate in the sea', kind: 'plate', metal: 'copper' },
+    { id: 'mast', name: 'Mast', kind: 'mast', metal: 'aluminium' },
+    { id: 'rig', name: 'Stays and shrouds', kind: 'metalwork', metal: 'stainless steel' },
+  ],
+  alone: [],
+};
+
+interface Beginning {
+  bar: GroundNode;
+  /** Each on the bar. */
+  tied: GroundNode[];
+  alone: GroundNode[];
+}
+
+/** The usual beginning of a ground: its bar with what is tied to it, and the arresters on the bar. */
+export function usualStart(site: Site, { nodes, profile }: GroundSheet): SiteChange[] {
+  const { bar, tied, alone } = isAfloat(site) ? afloat : ashore(site);
   const part = (node: GroundNode): Parameters<typeof usualBond>[2] => ({ ...node, node, place: undefined });
   const bonds = [
-    { from: part(bar), to: part(rod) },
-    { from: part(bar), to: part(building) },
+    ...tied.map((one) => ({ from: part(bar), to: part(one) })),
     ...nodes.filter(({ kind }) => kind === 'arrester').map((arrester) => ({ from: arrester, to: part(bar) })),
   ].reduce<Bond[]>((made, { from, to }) => [...made, usualBond({ bonds: made }, profile, from, to)], []);
   return [
-    ...[bar, rod, building, ...mast].map((node): SiteChange => ({ op: 'put node', node })),
+    ...[bar, ...tied, ...alone].map((node): SiteChange => ({ op: 'put node', node })),
     ...bonds.map((bond): SiteChange => ({ op: 'put bond', bond })),
   ];
 }
