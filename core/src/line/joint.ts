@@ -1,4 +1,4 @@
-import { seriesOf, type Face } from '../catalog/index.js';
+import { seriesOf, variantOf, type Face } from '../catalog/index.js';
 import type { Element, LineElement } from './element.js';
 import { sweep } from './response.js';
 import { returnLossDb } from './reflection.js';
@@ -50,4 +50,27 @@ export function aloneDb(
     ohm,
   );
   return { lossDb: -transmissionDb[0], echoDb: returnLossDb(reflection[0]) };
+}
+
+/** SWR 1.3 at the top of a series is what the parts of IEC 61169 allow a pair: as a reflection factor. From memory. */
+const MADE_AT_TOP = 0.13;
+/** Even the best series send back so much per GHz as they are made and fitted. Common practice, no source. */
+const MADE_PER_GHZ = 0.012;
+
+/**
+ * What a good pair of a series sends back as it is made and fitted, as a reflection factor: it grows with frequency up to what its standard
+ * allows at the top.
+ */
+export function madeReflection(left: Face, right: Face, frequencyHz: number): number {
+  const topHz = Math.min(...[left, right].map((face) => variantOf(face).maxFrequencyHz));
+  return Math.min(
+    MADE_AT_TOP,
+    Math.max((MADE_AT_TOP * frequencyHz) / topHz, (MADE_PER_GHZ * frequencyHz) / 1e9),
+  );
+}
+
+/** Echo of a joint between matched lines, dB: of its lines and its contact, and of how such parts are made, at their worst together. */
+export function jointEchoDb(left: Face, right: Face, frequencyHz: number, ohm = 50): number {
+  const { echoDb } = aloneDb(jointElements(left, right), frequencyHz, ohm);
+  return returnLossDb(Math.min(1, 10 ** (-echoDb / 20) + madeReflection(left, right, frequencyHz)));
 }

@@ -306,6 +306,15 @@ describe('schools change the card', () => {
     expect(shrink(false)).not.toContain('dhesive');
   });
 
+  it('a choke is spoken of at a dipole, not at a panel', () => {
+    const words = (id: string): string =>
+      card(id, 'rg213')
+        .steps.map(({ how }) => how)
+        .join(' ');
+    expect(words('pair-plug-pigtail-10mm')).toContain('choke');
+    expect(words('uhf-jack-bulkhead-10mm')).not.toMatch(/choke|dipole/);
+  });
+
   it('both conductors are measured at once when the far end is made', () => {
     const reading = (farEndMade: boolean): string | undefined =>
       card('bnc-plug-crimp-5mm', 'rg58', { farEndMade }).steps.find(({ id }) => id === 'through')?.reading;

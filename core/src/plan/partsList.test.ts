@@ -143,6 +143,14 @@ describe('the shelf counts down', () => {
   const plugs = (uses: ShopLog['uses'], over: object = {}) =>
     rowOf('n-plug-crimp-10mm', counted('n-plug-crimp-10mm', 5, over), { uses });
 
+  // Trade: tape is bought by the roll; what lacks a fifteenth of one lacks a roll.
+  it('what lacks a part of a roll is bought as a whole one', () => {
+    const rows = listOf([planned()]).filter(({ unit }) => unit === 'roll');
+    expect(rows).not.toEqual([]);
+    for (const { id, needed } of rows)
+      expect(rowOf(id, counted(id, needed), { uses: [use(12, id, 0.07)] })).toMatchObject({ toBuy: 1 });
+  });
+
   it('with the ends of the log, since it was counted', () => {
     expect(plugs([])?.onShelf).toBe(5);
     expect(plugs([use(12), use(13), use(14, 'other')])?.onShelf).toBe(3);
@@ -174,7 +182,10 @@ describe('the shelf counts down', () => {
       part: 'n-plug-crimp-10mm',
       outcome: 'failed' as const,
     }));
-    expect(rowOf('n-plug-crimp-10mm', catalog, { ends: failed })?.spare).toBe(4);
+    // Ten of twenty-nine fail: by the binomial nine tries give four good ones with just 95 %, were that share known.
+    const spare = rowOf('n-plug-crimp-10mm', catalog, { ends: failed })?.spare;
+    expect(spare).toBeGreaterThanOrEqual(5);
+    expect(spare).toBeLessThanOrEqual(7);
   });
 });
 

@@ -119,7 +119,9 @@ export function partsList(
       const onShelf = shelfOf(row, catalog, log.uses);
       const { lowest = 0, ...known } = shelfEntry(row, catalog);
       const inBags = row.comesAlong ? needed : 0;
-      const toBuy = Math.max(0, needed - inBags + spare + lowest - (onShelf ?? 0));
+      const missing = Math.max(0, needed - inBags + spare + lowest - (onShelf ?? 0));
+      // Nobody sells a part of a roll.
+      const toBuy = row.unit === 'm' ? missing : Math.max(0, Math.ceil(missing - 1e-9));
       return { ...row, needed, spare, onShelf, lowest, toBuy, ...known };
     })
     .sort((x, y) => needKinds.indexOf(x.kind) - needKinds.indexOf(y.kind) || (x.name < y.name ? -1 : 1));

@@ -35,11 +35,11 @@ const solderTails = (own: Pick<Step, 'title' | 'places'>): Step => ({
 });
 
 /** Water creeps down the braid from a split first. */
-const sealSplit = ({ exposed }: RecipeInput): Step => ({
+const sealSplit = ({ exposed, part }: RecipeInput): Step => ({
   id: 'seal',
   name: 'Seal',
   title: 'Adhesive shrink over the split while it is still dry',
-  how: `An end cap of sealant on the braid first.${exposed ? ' This end is outdoors: water creeps down the braid from here.' : ''} Below a dipole’s centre goes a choke.`,
+  how: `An end cap of sealant on the braid first.${exposed ? ' This end is outdoors: water creeps down the braid from here.' : ''}${part.style === 'pigtail' ? ' Below a dipole’s centre goes a choke.' : ''}`,
   byTouch:
     'Press sealant into the crotch of the two tails, tube over it up to the tails; gun moving, count, feel for the bead when cold.',
   looksRight: ['adhesive seen all round at both ends'],

@@ -3,6 +3,7 @@ import {
   adapterElements,
   aloneDb,
   firstFrom,
+  jointEchoDb,
   jointElements,
   matchedLossDb,
   returnLossDb,
@@ -185,7 +186,11 @@ export function jointSheet(
     zone: joint.zone,
     mating: joint.mating,
     effect: matingEffect(joint.left, joint.right, topHz),
-    echo: figure(alone.echoDb, 'dB', `this joint alone in a matched ${referenceOhm} ohm line`),
+    echo: figure(
+      jointEchoDb(joint.left, joint.right, topHz, referenceOhm),
+      'dB',
+      `this joint alone in a matched ${referenceOhm} ohm line, good parts of their series: SWR 1.3 at its top, IEC 61169, from memory`,
+    ),
     loss: figure(alone.lossDb, 'dB', 'contact loss growing with √f, and its own reflection'),
     peak: figure(
       design.service.powerW > 0 ? envelopeAt(edges, joint.atM) : 0,

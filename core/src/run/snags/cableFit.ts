@@ -47,7 +47,7 @@ export const cableFit: SnagRule = ({ catalog, layout }) =>
           stage: 'plan',
           at: piece.id,
           distanceM: end === 'a' ? fromM : toM,
-          what: `${part.name} on ${cable.name}: ${fit.verdict}`,
+          what: `${part.name} on ${cable.name}, ${end === 'a' ? 'radio' : 'antenna'} end: ${fit.verdict}`,
           why: `${fit.reason.charAt(0).toUpperCase()}${fit.reason.slice(1)}`,
           remedies: [
             ...bothEnds(piece, cable, catalog),

@@ -3,6 +3,9 @@ import type { Leg } from '../design/design.js';
 import { betterCables } from '../edit/betterCables.js';
 import type { Finding, SnagRule } from './snag.js';
 
+/** Indoors no duct fills. */
+const isWetDuct = ({ kind, zone }: Leg): boolean => kind === 'duct' && zone !== 'dry';
+
 /** What a leg asks of a jacket; nothing when it is content. */
 export function jacketComplaint(
   cable: Cable,
@@ -19,8 +22,7 @@ export function jacketComplaint(
       why: `${cable.jacket} jacket over ${leg.lengthM} m in the ground: ${only}.`,
     };
   }
-  // Indoors no duct fills.
-  if (leg.kind === 'duct' && leg.zone !== 'dry' && cable.wetDuct !== undefined && cable.wetDuct !== 'yes') {
+  if (isWetDuct(leg) && cable.wetDuct !== undefined && cable.wetDuct !== 'yes') {
     return {
       level: 'caution',
       what:
