@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { catalog, entry, stopToPlaneMm } from '../catalog/index.js';
+import { catalog, entry, faceOf, seriesOf, stopToPlaneMm } from '../catalog/index.js';
 import {
   compareSchools,
   cutSheet,
@@ -94,6 +94,16 @@ describe('what to cut', () => {
         finishedM - [a, b].reduce((sum, p) => sum + p.jacketToPlaneMm - p.neckMm - p.seatMm, 0) / 1000;
       const delayM = betweenStopsM / rg213.velocityFactor + (a.electricalMm + b.electricalMm) / 1000;
       expect((delayM / 299_792_458) * 145e6 * 360).toBeCloseTo(450, 6);
+    }
+  });
+
+  // A line of air is as long as it is; one of solid PTFE √2.05 = 1.43 times (tables of permittivity): every connector lies between.
+  it('no connector is electrically shorter than its way from stop to plane, nor longer than in PTFE', () => {
+    for (const one of catalog.parts.values()) {
+      const way = stopToPlaneMm(one);
+      const half = seriesOf(faceOf(one.face)).electricalMm[faceOf(one.face).body];
+      expect(one.electricalMm, one.id).toBeGreaterThanOrEqual(way - 0.06);
+      if (one.electricalMm > half) expect(one.electricalMm, one.id).toBeLessThanOrEqual(1.43 * way + 0.06);
     }
   });
 

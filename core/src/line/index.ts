@@ -29,7 +29,7 @@ export {
 export { largestSingularValue, reciprocityError } from './traceLaws.js';
 export { loadImpedance, reflectionOf, type Load } from './load.js';
 export type { Abcd, Element, LineElement } from './element.js';
-export { aloneDb, jointEchoDb, jointElements } from './joint.js';
+export { aloneDb, bodyLine, jointEchoDb, jointElements } from './joint.js';
 export { adapterElements, arresterElements, turnedRound } from './rigid.js';
 export { externalNoise, groundShare, noisePenaltyDb, noisePlaces, seenK, skyK } from './noise.js';
 export type { Listening, NoisePlace, ReceiveChain } from './noise.js';

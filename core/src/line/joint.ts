@@ -3,6 +3,16 @@ import type { Element, LineElement } from './element.js';
 import { sweep } from './response.js';
 import { returnLossDb } from './reflection.js';
 
+/** What a connector’s body adds before the half of its pair begins, to its own impedance: it delays, and sends nothing back. */
+export const bodyLine = ({ impedanceOhm }: Face, lengthM: number): LineElement => ({
+  kind: 'line',
+  z0Ohm: impedanceOhm ?? 50,
+  velocityFactor: 1,
+  lengthM,
+  k1: 0,
+  k2: 0,
+});
+
 /** A lossless line of the face's own impedance: half of a connector pair. */
 function half(face: Face): LineElement {
   const series = seriesOf(face);

@@ -164,7 +164,8 @@ export const causes: Cause[] = [
       insulation: [0.35, 0.55, 0.1],
       wiggle: [0.9, 0.1],
       match: [0.1, 0.88, 0.02],
-      loss: [0.75, 0.15, 0.1],
+      // A short stretch of another impedance sends more back the higher the frequency: less passes.
+      loss: [0.6, 0.3, 0.1],
       echo: [0.04, 0.92, 0.01, 0.01, 0.01, 0.01],
       rain: [0.95, 0.05],
       drift: [0.7, 0.15, 0.15],
@@ -181,7 +182,8 @@ export const causes: Cause[] = [
       insulation: [0.98, 0.01, 0.01],
       wiggle: [0.98, 0.02],
       match: [0.05, 0.94, 0.01],
-      loss: [0.9, 0.05, 0.05],
+      // A short stretch of another impedance sends more back the higher the frequency: less passes.
+      loss: [0.6, 0.3, 0.1],
       echo: [0.04, 0.92, 0.01, 0.01, 0.01, 0.01],
       rain: [0.97, 0.03],
       drift: [0.95, 0.03, 0.02],

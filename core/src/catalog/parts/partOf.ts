@@ -1,6 +1,6 @@
 import { faceName, faceOf, seriesOf, type FaceCode } from '../face.js';
 import { seriesById } from '../series/index.js';
-import type { Part, PartDimensions, Style } from '../part.js';
+import { nominalElectricalMm, type Part, type PartDimensions, type Style } from '../part.js';
 import { groupSlug, nominalSource, pinsFor, type CableGroup } from './groups.js';
 import { styleById } from './styles/index.js';
 import type { Axial } from './styles/style.js';
@@ -38,7 +38,7 @@ export function nominalPart(style: Style, axial: Axial, face: FaceCode, group: C
     neckMm: axial.neckMm,
     jacketToPlaneMm: axial.neckMm + axial.seatMm + axial.frontMm,
     proudMm: axial.proudMm ?? 0,
-    electricalMm: seriesById[series].electricalMm[body],
+    electricalMm: nominalElectricalMm(axial.frontMm, seriesById[series].electricalMm[body]),
     minutes: axial.minutes,
     source: nominalSource,
   });

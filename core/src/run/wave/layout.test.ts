@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { catalog, faceName } from '../../catalog/index.js';
+import { catalog, entry, faceName, faceOf, seriesOf, stopToPlaneMm } from '../../catalog/index.js';
 import { jointElements, sweep } from '../../line/index.js';
 import { anOutdoorRun, aRun, cable } from '../aRun.fixture.js';
 import { facesOf, layOut } from './layout.js';
@@ -26,6 +26,24 @@ describe('a run on its ruler', () => {
     );
   });
 });
+
+// By addition: the cable over its velocity factor, both connectors from stop to plane, and the halves of the sockets it meets.
+it.each(['n-plug-crimp-10mm', 'n-plug-gland-10mm', 'uhf-plug-crimp-10mm'])(
+  'between two %s a wave takes as long as cable and connectors say',
+  (part) => {
+    const whole = cable({ lengthM: 3, a: { part }, b: { part } });
+    const own = entry(catalog.parts, part);
+    const { elements } = laidOut(aRun({ pieces: [whole] }));
+    const waveM = elements.reduce(
+      (sum, { element }) => sum + (element.kind === 'line' ? element.lengthM / element.velocityFactor : 0),
+      0,
+    );
+    const { velocityFactor } = entry(catalog.cables, whole.cable);
+    const sockets = seriesOf(faceOf('n-jack')).electricalMm.jack / 1000;
+    const between = (3 - (2 * stopToPlaneMm(own)) / 1000) / velocityFactor;
+    expect(waveM).toBeCloseTo(between + (2 * own.electricalMm) / 1000 + 2 * sockets, 3);
+  },
+);
 
 describe('a joint alone in a matched line', () => {
   const echo = (face: 'uhf' | 'n' | 'bnc', hz: number): number => {

@@ -1,6 +1,15 @@
-import { entry, faceOf, stopToPlaneMm, type Catalog, type Face } from '../../catalog/index.js';
+import {
+  entry,
+  faceOf,
+  seriesOf,
+  stopToPlaneMm,
+  type Catalog,
+  type Face,
+  type Part,
+} from '../../catalog/index.js';
 import { mate, type Mating } from '../../fit/mate.js';
 import {
+  bodyLine,
   cableLine,
   catalogAt,
   adapterElements,
@@ -165,6 +174,13 @@ function pieceElements({ piece, fromM, toM }: PlacedPiece, catalog: Catalog): Pl
 /** Between two ends there is always some cable, m. */
 const SHORTEST_M = 0.001;
 
+/** What a connector’s own line is longer than its half of the pair, which the joint counts. */
+function inBody({ face: code, electricalMm }: Part): Element[] {
+  const face = faceOf(code);
+  const moreMm = electricalMm - seriesOf(face).electricalMm[face.body];
+  return moreMm > 0 ? [bodyLine(face, moreMm / 1000)] : [];
+}
+
 /** The cable of an assembly between two places of the ruler, with its known spots. */
 export function cableElements(
   { cable, lengthM, a, b, spots = [] }: Assembly,
@@ -173,10 +189,16 @@ export function cableElements(
   toM: number,
 ): PlacedElement[] {
   // The cable ends where its dielectric stops; what is left to the planes is the connectors’ own line, which the joints count.
-  const inEndsMm = [a, b].reduce((sum, { part }) => sum + stopToPlaneMm(entry(catalog.parts, part)), 0);
+  const parts = [a, b].map(({ part }) => entry(catalog.parts, part));
+  const inEndsMm = parts.reduce((sum, part) => sum + stopToPlaneMm(part), 0);
   const betweenStopsM = Math.max(SHORTEST_M, lengthM - inEndsMm / 1000);
+  const [near, far] = parts.map(inBody);
   return withFaults(
-    [{ element: cableLine(entry(catalog.cables, cable), betweenStopsM), fromM, toM }],
+    [
+      ...near.map((element) => ({ element, fromM, toM: fromM })),
+      { element: cableLine(entry(catalog.cables, cable), betweenStopsM), fromM, toM },
+      ...far.map((element) => ({ element, fromM: toM, toM })),
+    ],
     spots.map((spot) => ({ ...spot, kind: 'crush', atM: fromM + spot.atM })),
   );
 }
