@@ -228,7 +228,7 @@ export const causes: Cause[] = [
     id: 'dirty contact',
     name: 'A dirty, worn or oxidised contact',
     remedy:
-      'Clean both faces, look at pin and socket with a lens, couple again by torque; what is worn is replaced.',
+      'Clean both connectors, look at pin and socket with a lens, couple again by torque; what is worn is replaced.',
     prior: 0.09,
     answers: {
       continuity: [0.72, 0.03, 0.25],

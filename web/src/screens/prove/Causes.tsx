@@ -29,6 +29,10 @@ const UNKNOWN = 'not looked at';
 const testIds = Object.keys(causeTests) as TestId[];
 const SHOWN = 4;
 
+/** Nothing is ruled out: what is unlikely is below one in a hundred, never none. */
+const percentOf = (probability: number): string =>
+  probability < 0.01 ? 'under 1 %' : `${Math.round(probability * 100)} %`;
+
 /** What is wrong? Causes ranked from everything seen so far, and the test which would separate them best. */
 export function Causes({
   swept,
@@ -100,7 +104,7 @@ export function Causes({
             <li key={cause.id} className="border-b border-rule py-2">
               <p className="flex items-baseline justify-between gap-4">
                 <strong>{cause.name}</strong>
-                <span className="figures">{(probability * 100).toFixed(0)} %</span>
+                <span className="figures">{percentOf(probability)}</span>
               </p>
               <div className="h-1.5 bg-rule" aria-hidden="true">
                 <div className="h-1.5 bg-ink" style={{ width: `${(probability * 100).toFixed(1)}%` }} />
