@@ -11,6 +11,7 @@ import { figure, formatDecibels, formatFrequency, formatPower, type Figure } fro
 import { inCable } from '../edit/betterCables.js';
 import { hottestC } from '../design/hottest.js';
 import type { Assembly, Design, Leg } from '../design/design.js';
+import { isOverBudget } from '../design/overBudget.js';
 import type { Sheet } from '../evaluate.js';
 import { receptionOf } from '../wave/reception.js';
 import { jacketComplaint } from '../snags/jacket.js';
@@ -110,7 +111,7 @@ function weigh(design: Design, piece: Assembly, cable: Cable, sheet: Sheet, cata
     ...(changed ? [] : [objection('parts', 'no connector parts of these series fit it')]),
     ...impedanceAgainst(cable, sheet.referenceOhm, receive),
     ...secondModeAgainst(cable, sheet.topHz),
-    ...(judgedDb > budgetDb
+    ...(isOverBudget(judgedDb, budgetDb)
       ? [
           objection(
             'budget',

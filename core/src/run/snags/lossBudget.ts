@@ -3,6 +3,7 @@ import { matchedLossDb } from '../../line/index.js';
 import { formatDecibels, formatFrequency } from '../../quantity/index.js';
 import { betterCables } from '../edit/betterCables.js';
 import type { Assembly } from '../design/design.js';
+import { isOverBudget } from '../design/overBudget.js';
 import type { Remedy } from '../design/remedy.js';
 import type { MildRule } from './snag.js';
 
@@ -24,7 +25,7 @@ export const lossBudget: MildRule = ({ design, catalog, layout, topHz, lossDb, l
   // What the antenna’s mismatch costs is not charged to the cable: no cable mends it.
   const judgedDb = reception?.costs.value ?? lineDb;
   const mismatchDb = lossDb - lineDb;
-  if (judgedDb <= lossBudgetDb) return [];
+  if (!isOverBudget(judgedDb, lossBudgetDb)) return [];
   const assemblies = layout.pieces
     .map(({ piece }) => piece)
     .filter((piece): piece is Assembly => piece.kind === 'assembly');
