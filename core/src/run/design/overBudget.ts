@@ -1,4 +1,4 @@
-/** What is written alike is alike: losses are told to a hundredth of a dB. */
+/** What is written alike is alike: losses below 10 dB are told to a hundredth. */
 const WRITTEN_DB = 0.005;
 
 /** Does a run lose more than its budget allows, as both are written? */
