@@ -236,6 +236,26 @@ describe('the tasks of a site', () => {
     expect(tasksOf([before], outside).filter(({ kind }) => kind === 'mate')).toEqual([]);
   });
 
+  it('read on the bench alone nothing is coupled yet; a reading of the whole run says that it is', () => {
+    const design = onSite(routed({ pieces }), aSite());
+    const read = sheetOf(design).proofs.flatMap(({ pieceId, expectations }) =>
+      expectations.map(({ id, expected }) =>
+        fact({
+          kind: 'reading',
+          pieceId,
+          expectation: id,
+          value: Number.isFinite(expected.value) ? expected.value : null,
+        }),
+      ),
+    );
+    const mates = (facts: Facts) => tasksOf(facts).filter(({ kind }) => kind === 'mate').length;
+    expect(tasksOf(read).filter(({ kind }) => kind === 'bench test')).toEqual([]);
+    expect(mates(read)).toBe(mates([]));
+    const load = fact({ kind: 'run reading', what: 'load alone', value: 1.05 });
+    expect(mates([...read, load])).toBe(mates([]));
+    expect(mates([fact({ kind: 'run reading', what: 'swr', value: 1.3 })])).toBe(0);
+  });
+
   it('signed with stages open, the work is still there; without what signing is for', () => {
     const ids = tasksOf([fact({ kind: 'handed over' })]).map(({ id }) => id);
     expect(ids).toEqual(expect.arrayContaining(['run-0 make main.a', 'run-0 hang', 'run-0 prove']));

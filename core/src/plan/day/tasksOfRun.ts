@@ -73,8 +73,9 @@ export function tasksOfRun(
   const grounded = groundedBefore(run, site);
   const before = [...ids([...own, ...hang, ...arrester]), ...grounded];
   const isProved = isDone('prove');
-  // Whoever has read the whole run has coupled it.
-  const mates = isProved ? [] : mateDrafts(at, before, catalog).filter(isOpen);
+  // Whoever has read the whole run has coupled it; readings on the bench, of load or antenna alone, say nothing of that.
+  const isCoupled = factsOf(facts, 'run reading').some(({ what }) => !what.endsWith(' alone'));
+  const mates = isCoupled ? [] : mateDrafts(at, before, catalog).filter(isOpen);
   const prove = isProved ? [] : proveDrafts([...before, ...ids([...mates, ...ownTests])]);
   const seals = sealDrafts(at, ids([...mates, ...prove]));
   const label: Draft = {
